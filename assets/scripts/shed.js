@@ -1,0 +1,258 @@
+/*
+ * What the pages do beyond plain HTML: timers that tick, keys, drafts that survive a dead connection, and the jar whose
+ * layers can be dragged. Everything here only improves a page that works without it.
+ */
+(() => {
+    'use strict';
+
+    const words = document.body.dataset;
+    const root = document.documentElement;
+    root.classList.add('has-script');
+
+    // --- Timers: they count against the server's moment of readiness and say when it has come.
+
+    const tick = () => {
+        for (const wait of document.querySelectorAll('[data-ready-at]')) {
+            const left = Math.ceil((Date.parse(wait.dataset.readyAt) - Date.now()) / 1000);
+            const time = wait.querySelector('.wait-time');
+            wait.classList.toggle('is-over', left <= 0);
+            time.textContent = left <= 0
+                ? words.wordsReady
+                : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
+        }
+    };
+    setInterval(tick, 1000);
+
+    // --- Drafts: what is typed is kept on this device until the server has said that it is saved.
+
+    const draftKey = (form) => `draft:${form.dataset.draft}`;
+    const fieldsOf = (form) => [...form.elements].filter((field) =>
+        field.name && !['hidden', 'file', 'password', 'submit', 'button'].includes(field.type) || field.name?.endsWith('[request_key]'));
+    const storage = (() => {
+        try {
+            localStorage.setItem('probe', '1');
+            localStorage.removeItem('probe');
+            return localStorage;
+        } catch {
+            return null; // Private windows may refuse; the page works without drafts.
+        }
+    })();
+
+    const keepDraft = (form) => {
+        const values = fieldsOf(form).map((field) =>
+            [field.name, field.value, ['checkbox', 'radio'].includes(field.type) ? field.checked : null]);
+        storage?.setItem(draftKey(form), JSON.stringify({ page: location.pathname, values }));
+    };
+    const dropDraft = (form) => storage?.removeItem(draftKey(form));
+
+    const restoreDraft = (form) => {
+        const kept = storage?.getItem(draftKey(form));
+        if (!kept || form.querySelector('.error')) {
+            return;
+        }
+        let changed = false;
+        for (const [name, value, checked] of JSON.parse(kept).values) {
+            for (const field of form.querySelectorAll(`[name="${CSS.escape(name)}"]`)) {
+                if (checked === null) {
+                    changed ||= field.type !== 'hidden' && field.value !== value;
+                    field.value = value;
+                } else if (field.value === value) {
+                    changed ||= field.checked !== checked;
+                    field.checked = checked;
+                }
+            }
+        }
+        if (changed) {
+            const note = document.createElement('p');
+            note.className = 'note is-ask';
+            note.setAttribute('role', 'status');
+            note.textContent = words.wordsRestored;
+            form.prepend(note);
+        } else {
+            dropDraft(form);
+        }
+    };
+
+    document.addEventListener('input', (event) => {
+        const form = event.target.form;
+        if (form?.dataset.draft !== undefined) {
+            keepDraft(form);
+        }
+    });
+    // A full page load after a plain submit: the draft goes only once the next page has arrived without its errors.
+    document.addEventListener('submit', (event) => {
+        if (event.target.dataset?.draft !== undefined) {
+            sessionStorage.setItem('sent', draftKey(event.target));
+        }
+    });
+    const sent = sessionStorage.getItem('sent');
+    if (sent) {
+        sessionStorage.removeItem('sent');
+        if (!document.querySelector('.error, [data-error], form[action$="/sign-in"]')) {
+            storage?.removeItem(sent);
+        }
+    }
+
+    // --- A dead connection: the form waits and is sent again, under the same request key, so once.
+
+    const waiting = new Set();
+    const offline = document.getElementById('offline');
+    const say = (text) => {
+        offline.textContent = text;
+        offline.hidden = text === '';
+    };
+    const sendAgain = () => {
+        const forms = [...waiting];
+        waiting.clear();
+        say('');
+        for (const form of forms.filter((candidate) => candidate.isConnected)) {
+            form.requestSubmit(form.tapped ?? undefined);
+        }
+    };
+    document.addEventListener('htmx:sendError', (event) => {
+        const form = event.detail.elt.closest('form');
+        if (form) {
+            waiting.add(form);
+            say(words.wordsOffline);
+        }
+    });
+    document.addEventListener('submit', (event) => {
+        event.target.tapped = event.submitter;
+    }, true);
+    window.addEventListener('online', sendAgain);
+    setInterval(() => waiting.size > 0 && sendAgain(), 5000);
+
+    document.addEventListener('htmx:afterRequest', (event) => {
+        const form = event.detail.elt.closest?.('form[data-draft]');
+        if (form && event.detail.successful) {
+            dropDraft(form);
+        }
+    });
+    document.addEventListener('htmx:beforeRequest', (event) => {
+        // One press, one request: the button rests until the answer is there.
+        event.detail.elt.closest?.('form')?.setAttribute('aria-busy', 'true');
+    });
+
+    // --- The jar: drag a boundary, or move it with the arrow keys; the fields follow, and save as if typed.
+
+    const bringJarToLife = (svg) => {
+        const top = Number(svg.dataset.top);
+        const bottom = Number(svg.dataset.bottom);
+        const full = Number(svg.dataset.fullMl);
+        const field = (name) => document.getElementById(`layers_${name}`);
+        const number = (input, fallback) => {
+            const value = Number.parseFloat((input?.value ?? '').replace(',', '.'));
+            return Number.isFinite(value) ? value : fallback;
+        };
+        const level = (ml) => bottom - (ml / full) * (bottom - top);
+        const state = {
+            total: Number(svg.dataset.totalMl),
+            lower: Number(svg.querySelector('[data-handle="lower"]').getAttribute('aria-valuenow')),
+        };
+        const heightPerMl = () => number(field('height'), Number(svg.dataset.heightMm)) / number(field('total'), state.total);
+        let slope = heightPerMl();
+
+        const draw = () => {
+            const surface = level(state.total);
+            const boundary = level(state.lower);
+            const place = (layer, from, to) => {
+                for (const rect of svg.querySelectorAll(`[data-layer="${layer}"]`)) {
+                    rect.setAttribute('y', from);
+                    rect.setAttribute('height', Math.max(0, to - from));
+                }
+            };
+            place('upper', surface, boundary);
+            place('lower', boundary, bottom);
+            for (const [name, y] of [['total', surface], ['lower', boundary]]) {
+                const handle = svg.querySelector(`[data-handle="${name}"]`);
+                handle.setAttribute('transform', `translate(0 ${y})`);
+                handle.setAttribute('aria-valuenow', String(Math.round(state[name] * 10) / 10));
+            }
+        };
+        const set = (name, ml) => {
+            const rounded = Math.round(ml * 2) / 2;
+            state[name] = name === 'total'
+                ? Math.min(full, Math.max(state.lower, 0, rounded))
+                : Math.min(state.total, Math.max(0, rounded));
+            field(name).value = String(state[name]);
+            if (field('total').value === '') {
+                field('total').value = String(state.total);
+            }
+            if (name === 'total' || field('height').value === '') {
+                field('height').value = String(Math.round(slope * state.total * 10) / 10);
+            }
+            draw();
+            field(name).dispatchEvent(new Event('input', { bubbles: true }));
+        };
+        for (const handle of svg.querySelectorAll('[data-handle]')) {
+            const name = handle.dataset.handle;
+            handle.addEventListener('pointerdown', (event) => {
+                handle.setPointerCapture(event.pointerId);
+                slope = heightPerMl();
+                event.preventDefault();
+                handle.focus();
+            });
+            handle.addEventListener('pointermove', (event) => {
+                if (!handle.hasPointerCapture(event.pointerId)) {
+                    return;
+                }
+                const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
+                set(name, ((bottom - point.y) / (bottom - top)) * full);
+            });
+            handle.addEventListener('keydown', (event) => {
+                const step = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
+                if (step) {
+                    event.preventDefault();
+                    slope = heightPerMl();
+                    set(name, state[name] + step * (event.shiftKey ? 10 : 1));
+                }
+            });
+        }
+        for (const name of ['total', 'lower']) {
+            field(name)?.addEventListener('input', () => {
+                const typed = number(field(name), state[name]);
+                if (typed >= 0 && typed <= full) {
+                    state[name] = typed;
+                    draw();
+                }
+            });
+        }
+    };
+
+    // --- Keys: few, and only while no field has the cursor.
+
+    document.addEventListener('keydown', (event) => {
+        const target = event.target;
+        if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, [role="slider"]')) {
+            return;
+        }
+        if (event.key === '?') {
+            document.querySelector('.shed-foot a').click();
+            return;
+        }
+        const element = document.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
+        if (element) {
+            event.preventDefault();
+            element.matches('input') ? element.focus() : element.click();
+        }
+    });
+
+    const arrive = (part) => {
+        tick();
+        part.querySelectorAll('form[data-draft]').forEach(restoreDraft);
+        part.querySelectorAll('svg[data-jar]').forEach(bringJarToLife);
+        part.querySelectorAll('.finder select').forEach((select) =>
+            select.addEventListener('change', () => select.form.requestSubmit()));
+    };
+    arrive(document);
+    document.addEventListener('htmx:afterSwap', (event) => {
+        const main = document.getElementById('main');
+        if (event.detail.target.id === 'main' || event.target.id === 'main') {
+            arrive(main);
+            // Whoever cannot see that the page changed hears what it says now.
+            if (!document.activeElement || document.activeElement === document.body) {
+                main.focus({ preventScroll: true });
+            }
+        }
+    });
+})();

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Evidence;
+
+use AwakeShed\Core\Units\ImpossibleAmount;
+
+/**
+ * What is known of a machine from its plate or the spec book; everything but its kind may be unknown.
+ *
+ * Numbers are kept in the case format's units, which its field names carry.
+ */
+final readonly class MachineFacts
+{
+    /** Field => [least, most, symbol]: what no small engine is outside of (common practice, drawn wide). */
+    public const BOUNDS = [
+        'displacement_cc' => [10.0, 2000.0, 'cm³'],
+        'compression_ratio' => [3.0, 20.0, ': 1'],
+        'oil_ml' => [50.0, 10000.0, 'mL'],
+        'tank_ml' => [50.0, 200000.0, 'mL'],
+        'blade_mm' => [50.0, 2500.0, 'mm'],
+        'governed_rpm' => [500.0, 15000.0, 'rpm'],
+    ];
+
+    public Cycle $cycle;
+
+    /**
+     * @param float|null           $displacementCc   swept volume, cm³
+     * @param float|null           $compressionRatio dimensionless
+     * @param float|null           $oilMl            crankcase filling, mL
+     * @param float|null           $tankMl           fuel tank, mL
+     * @param float|null           $bladeMm          blade tip to tip, mm
+     * @param float|null           $governedRpm      revolutions per minute without load
+     * @param string|null          $spokenFor        ISO date the machine is wanted by
+     * @param array<string, mixed> $extras           keys of a read case file that mean nothing here, kept for writing
+     *
+     * @throws ImpossibleAmount when a number is outside its bounds
+     */
+    public function __construct(
+        public MachineKind $kind,
+        ?Cycle $cycle = null,
+        public ?float $displacementCc = null,
+        public ?float $compressionRatio = null,
+        public ?bool $compressionRelease = null,
+        public ?Feed $feed = null,
+        public ?ChokeKind $choke = null,
+        public ?float $oilMl = null,
+        public ?float $tankMl = null,
+        public ?float $bladeMm = null,
+        public ?float $governedRpm = null,
+        public ?string $spokenFor = null,
+        public array $extras = [],
+    ) {
+        $this->cycle = $cycle ?? $kind->usualCycle();
+        foreach ($this->numbers() as $field => $value) {
+            [$least, $most, $symbol] = self::BOUNDS[$field];
+            if (null !== $value && !($value >= $least && $value <= $most)) {
+                throw ImpossibleAmount::outside($value, $least, $most, $symbol);
+            }
+        }
+    }
+
+    /** @return array<key-of<self::BOUNDS>, float|null> by the case format's field names */
+    public function numbers(): array
+    {
+        return [
+            'displacement_cc' => $this->displacementCc,
+            'compression_ratio' => $this->compressionRatio,
+            'oil_ml' => $this->oilMl,
+            'tank_ml' => $this->tankMl,
+            'blade_mm' => $this->bladeMm,
+            'governed_rpm' => $this->governedRpm,
+        ];
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Evidence;
+
+use AwakeShed\Core\Refusal;
+
+/** A test, outcome, fault or school that the vocabulary does not have, or a number where it wants a word. */
+final class UnknownWord extends \DomainException implements Refusal
+{
+    /** @param array<string, string> $figures */
+    private function __construct(private readonly string $reason, string $message, private readonly array $figures)
+    {
+        parent::__construct($message);
+    }
+
+    public static function test(string $id): self
+    {
+        return new self('word.unknown_test', \sprintf('"%s" is not a test of the vocabulary.', $id), ['word' => $id]);
+    }
+
+    public static function fault(string $id): self
+    {
+        return new self('word.unknown_fault', \sprintf('"%s" is not a fault of the vocabulary.', $id), ['word' => $id]);
+    }
+
+    public static function outcome(TestDefinition $test, string $outcome): self
+    {
+        $allowed = implode(', ', $test->outcomes ?? []);
+
+        return new self(
+            'word.unknown_outcome',
+            \sprintf('"%s" is not an outcome of %s; it has %s.', $outcome, $test->id, $allowed),
+            ['word' => $outcome, 'test' => $test->id, 'allowed' => $allowed],
+        );
+    }
+
+    public static function numberWanted(TestDefinition $test): self
+    {
+        return new self('word.number_wanted', \sprintf('%s takes a number.', $test->id), ['test' => $test->id]);
+    }
+
+    public static function outcomeWanted(TestDefinition $test): self
+    {
+        return new self(
+            'word.outcome_wanted',
+            \sprintf('%s takes one of %s.', $test->id, implode(', ', $test->outcomes ?? [])),
+            ['test' => $test->id, 'allowed' => implode(', ', $test->outcomes ?? [])],
+        );
+    }
+
+    /** @param list<string> $allowed */
+    public static function school(string $question, string $school, array $allowed): self
+    {
+        return new self(
+            'word.unknown_school',
+            \sprintf('"%s" is not a school of %s; it has %s.', $school, $question, implode(', ', $allowed)),
+            ['word' => $school, 'question' => $question, 'allowed' => implode(', ', $allowed)],
+        );
+    }
+
+    public function reason(): string
+    {
+        return $this->reason;
+    }
+
+    public function figures(): array
+    {
+        return $this->figures;
+    }
+}

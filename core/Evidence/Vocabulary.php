@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Evidence;
+
+use AwakeShed\Core\Units\ImpossibleAmount;
+
+/**
+ * The open vocabulary (data/vocabulary.json, a contract: ids grow, they are never renamed) and the shed's own
+ * stricter rules beside it (data/house-rules.json).
+ */
+final readonly class Vocabulary
+{
+    /**
+     * @param array<string, TestDefinition>                                                 $tests         by id
+     * @param array<string, string>                                                         $faults        id => English name
+     * @param list<HoldDefinition>                                                          $holds
+     * @param list<Prerequisite>                                                            $prerequisites
+     * @param array<string, array{least: float|int, most: float|int, unit: string}>         $numbers       by test id
+     * @param list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}> $onlyFor
+     * @param array<string, non-empty-list<string>>                                         $schools       question => schools, the default first
+     */
+    private function __construct(
+        public array $tests,
+        public array $faults,
+        public array $holds,
+        public array $prerequisites,
+        private array $numbers,
+        private array $onlyFor,
+        public array $schools,
+    ) {
+    }
+
+    public static function shipped(): self
+    {
+        /** @var array{tests: list<array{id: string, stage: string, minutes: float|int, outcomes: list<string>|'number', after: list<string>}>, faults: list<array{id: string, name: string}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>} $open */
+        $open = self::decode('vocabulary.json');
+        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>} $house */
+        $house = self::decode('house-rules.json');
+
+        $tests = [];
+        foreach ($open['tests'] as $test) {
+            $outcomes = 'number' === $test['outcomes'] ? null : $test['outcomes'];
+            $tests[$test['id']] = new TestDefinition($test['id'], $test['stage'], $test['minutes'], $outcomes, $test['after']);
+        }
+
+        return new self(
+            $tests,
+            array_column($open['faults'], 'name', 'id'),
+            array_map(static fn (array $hold): HoldDefinition => new HoldDefinition(
+                $hold['id'],
+                $hold['when_any'],
+                $hold['blocks'],
+                $hold['until_put_right_any'] ?? [],
+                $hold['until_new_finding'] ?? null,
+                isset($hold['kinds']) ? array_map(MachineKind::from(...), $hold['kinds']) : null,
+            ), [...$open['holds'], ...$house['holds']]),
+            array_map(static fn (array $rule): Prerequisite => new Prerequisite(
+                $rule['test'],
+                $rule['outcome'],
+                $rule['blocks'],
+                $rule['when']['claim'],
+                $rule['when']['at_least'],
+            ), $house['first']),
+            $house['numbers'],
+            $house['only_for'],
+            $house['schools'],
+        );
+    }
+
+    /** @throws UnknownWord */
+    public function test(string $id): TestDefinition
+    {
+        return $this->tests[$id] ?? throw UnknownWord::test($id);
+    }
+
+    /**
+     * @throws UnknownWord      when a word of the finding is none of ours
+     * @throws ImpossibleAmount when its number is outside what the test can read
+     */
+    public function check(Finding $finding): void
+    {
+        $test = $this->test($finding->test);
+        if ($test->takesNumber()) {
+            $number = $finding->number ?? throw UnknownWord::numberWanted($test);
+            $bounds = $this->numbers[$test->id];
+            if (!($number >= $bounds['least'] && $number <= $bounds['most'])) {
+                throw ImpossibleAmount::outside($number, $bounds['least'], $bounds['most'], $bounds['unit']);
+            }
+
+            return;
+        }
+        if ([] === $finding->outcomes) {
+            throw UnknownWord::outcomeWanted($test);
+        }
+        foreach ($finding->outcomes as $outcome) {
+            if (!\in_array($outcome, $test->outcomes ?? [], true)) {
+                throw UnknownWord::outcome($test, $outcome);
+            }
+        }
+    }
+
+    /** @throws UnknownWord */
+    public function checkFault(string $fault): void
+    {
+        if (!isset($this->faults[$fault])) {
+            throw UnknownWord::fault($fault);
+        }
+    }
+
+    /**
+     * A question the shed does not know is another tool's business and passes.
+     *
+     * @throws UnknownWord
+     */
+    public function checkSchool(string $question, string $school): void
+    {
+        $allowed = $this->schools[$question] ?? [$school];
+        if (!\in_array($school, $allowed, true)) {
+            throw UnknownWord::school($question, $school, $allowed);
+        }
+    }
+
+    /** Whether the machine can have what the test looks at; what it cannot have counts as passed. */
+    public function applies(string $test, MachineFacts $machine): bool
+    {
+        foreach ($this->onlyFor as $rule) {
+            if (\in_array($test, $rule['tests'], true)
+                && !(\in_array($machine->kind->value, $rule['kinds'] ?? [$machine->kind->value], true)
+                    && \in_array($machine->cycle->value, $rule['cycles'] ?? [$machine->cycle->value], true))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static function decode(string $file): mixed
+    {
+        return json_decode((string) file_get_contents(__DIR__.'/data/'.$file), true, 16, \JSON_THROW_ON_ERROR);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Gate;
+
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Vocabulary;
+
+/** The walk round a stood machine (data/walk.json), cut to what this machine can have. */
+final readonly class GateWalk
+{
+    /** @param list<Gate> $gates every gate of the trade, in order */
+    private function __construct(private array $gates, private Vocabulary $vocabulary, private Gatekeeper $gatekeeper)
+    {
+    }
+
+    public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
+    {
+        /** @var array{gates: list<array{id: string, needed: list<string>, worth: list<string>, cautions: list<string>}>} $walk */
+        $walk = json_decode((string) file_get_contents(__DIR__.'/data/walk.json'), true, 16, \JSON_THROW_ON_ERROR);
+
+        return new self(array_map(
+            static fn (array $gate): Gate => new Gate($gate['id'], $gate['needed'], $gate['worth'], $gate['cautions']),
+            $walk['gates'],
+        ), $vocabulary, $gatekeeper);
+    }
+
+    /** @return list<GateState> the gates of this machine, in the order they are walked */
+    public function of(CaseFile $case): array
+    {
+        $owed = $this->gatekeeper->looksOwed($case);
+        $holds = $this->gatekeeper->standingHolds($case);
+        $closed = $this->gatekeeper->closed($case);
+        $states = [];
+        foreach ($this->gates as $gate) {
+            $gate = $this->cutTo($case, $gate);
+            if ([] === $gate->looks()) {
+                continue;
+            }
+            $standing = [];
+            foreach ($holds as $hold) {
+                if ([] !== array_intersect(array_keys($hold->whenAny), $gate->looks())) {
+                    $standing[] = $hold;
+                }
+            }
+            $states[] = new GateState(
+                $gate,
+                array_values(array_filter($gate->needed, fn (string $look): bool => \in_array($look, $owed, true) || !$this->isDone($case, $look))),
+                $standing,
+                array_intersect_key($closed, array_flip($gate->looks())),
+            );
+        }
+
+        return $states;
+    }
+
+    private function cutTo(CaseFile $case, Gate $gate): Gate
+    {
+        $applies = fn (string $look): bool => $this->vocabulary->applies($look, $case->machine) && $this->isDemanded($case, $look);
+
+        return new Gate($gate->id, array_values(array_filter($gate->needed, $applies)), array_values(array_filter($gate->worth, $applies)), $gate->cautions);
+    }
+
+    /** Preparations are asked for only of machines a house rule asks them of, and never taken off the list once recorded. */
+    private function isDemanded(CaseFile $case, string $look): bool
+    {
+        foreach ($this->vocabulary->prerequisites as $rule) {
+            if ($rule->test === $look) {
+                return ($case->standing($rule->claim)->number ?? 0.0) >= $rule->atLeast || null !== $case->standing($look);
+            }
+        }
+
+        return true;
+    }
+
+    private function isDone(CaseFile $case, string $look): bool
+    {
+        $finding = $case->standing($look);
+        foreach ($this->vocabulary->prerequisites as $rule) {
+            if ($rule->test === $look) {
+                return true === $finding?->saysAnyOf([$rule->outcome]);
+            }
+        }
+
+        return null !== $finding;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Units;
+
+/** The closed interval a reading must lie in, in the unit a person is shown when it does not. */
+final readonly class Interval
+{
+    public function __construct(public float $least, public float $most, public Unit $unit)
+    {
+        if (!is_finite($least) || !is_finite($most) || $least > $most) {
+            throw new \LogicException(\sprintf('No reading lies between %s and %s.', $least, $most));
+        }
+    }
+
+    public function contains(Quantity $quantity): bool
+    {
+        $amount = $quantity->in($this->unit);
+
+        // A limit typed in another unit comes back a few ulps off; that must not refuse it.
+        $slack = 1e-9 * max(1.0, abs($this->least), abs($this->most));
+
+        return $amount >= $this->least - $slack && $amount <= $this->most + $slack;
+    }
+
+    /** @throws ImpossibleAmount when the quantity lies outside, with the interval in figures */
+    public function demand(Quantity $quantity): void
+    {
+        if (!$this->contains($quantity)) {
+            throw ImpossibleAmount::outside($quantity->in($this->unit), $this->least, $this->most, $this->unit->symbol());
+        }
+    }
+}

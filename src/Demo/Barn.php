@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Demo;
+
+use AwakeShed\App\Account\Look;
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Job\Intake;
+use AwakeShed\App\Job\IntakeInput;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobRepository;
+use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Photo\PhotoStore;
+use AwakeShed\App\Wait\Wait;
+use AwakeShed\App\Wait\WaitKind;
+use AwakeShed\App\Waste\WastePortion;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\CaseFormat;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Fuel\JarReading;
+use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Units\CalendarSpan;
+use AwakeShed\Core\Units\Volume;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Clock\Clock;
+use Symfony\Component\Clock\MockClock;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+
+/**
+ * Fills an empty shed with the demo (data/barn.json), through the same use cases as the pages, with the clock set
+ * back to when each thing happened.
+ *
+ * @phpstan-import-type JarArray from JarReading
+ *
+ * @phpstan-type Step array{
+ *     by?: string, find?: array{string, string}, correct?: array{string, string}, put_right?: string,
+ *     jar?: string, reading?: JarArray, settle?: string, waste?: array{string, float|int}, hand_back?: bool
+ * }
+ * @phpstan-type DemoMachine array{
+ *     label: string, owner: string, contact: string, kind: string, days_ago: int, wanted_in: int|null, remarks: string,
+ *     facts: array<string, mixed>, claims: array<string, string|int>, photos: int, steps: list<Step>
+ * }
+ */
+final class Barn
+{
+    /** @var array<string, Member> by sign-in name */
+    private array $people = [];
+
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly UserPasswordHasherInterface $hasher,
+        private readonly CaseFormat $format,
+        private readonly Intake $intake,
+        private readonly Recorder $recorder,
+        private readonly JobRepository $jobs,
+        private readonly PhotoStore $photos,
+    ) {
+    }
+
+    public function fill(\DateTimeImmutable $now): void
+    {
+        $real = Clock::get();
+        try {
+            $this->hire($now->modify('-60 days'));
+            /** @var array{machines: list<DemoMachine>} $barn */
+            $barn = json_decode((string) file_get_contents(__DIR__.'/data/barn.json'), true, 16, \JSON_THROW_ON_ERROR);
+            // In the order they came, so that numbers grow with time.
+            usort($barn['machines'], static fn (array $a, array $b): int => $b['days_ago'] <=> $a['days_ago']);
+            foreach ($barn['machines'] as $machine) {
+                $this->takeIn($machine, $now);
+            }
+        } finally {
+            Clock::set($real);
+        }
+    }
+
+    private function hire(\DateTimeImmutable $at): void
+    {
+        foreach (SignIn::cases() as $signIn) {
+            $member = new Member($signIn->value, $signIn->fullName(), $signIn->role(), $at);
+            $member->changePassword($this->hasher->hashPassword($member, $signIn->password()));
+            $member->prefer($signIn->units(), Look::Device);
+            $this->entities->persist($member);
+            $this->people[$signIn->value] = $member;
+        }
+        $this->entities->flush();
+    }
+
+    /** @param DemoMachine $machine */
+    private function takeIn(array $machine, \DateTimeImmutable $now): void
+    {
+        $clock = new MockClock($now->modify(\sprintf('-%d days', $machine['days_ago']))->setTime(9, 40));
+        Clock::set($clock);
+        $case = $this->format->read(['format' => CaseFormat::NAME, 'version' => CaseFormat::VERSION, 'machine' => ['kind' => $machine['kind']] + $machine['facts']]);
+        $technician = $this->people[SignIn::Technician->value];
+        $number = $this->intake->takeIn($this->input($machine, $case, $now), $technician, RequestKey::fresh());
+        $job = $this->jobs->withMachine($number) ?? throw new \LogicException('The demo lost a job.');
+        for ($photo = 0; $photo < $machine['photos']; ++$photo) {
+            $this->photograph($job, $technician, $photo);
+        }
+        foreach ($machine['steps'] as $step) {
+            $clock->modify('+7 minutes');
+            $this->step($job, $step, $now, $clock);
+        }
+        $this->entities->flush();
+    }
+
+    /** @param DemoMachine $machine */
+    private function input(array $machine, CaseFile $case, \DateTimeImmutable $now): IntakeInput
+    {
+        $input = IntakeInput::of(new Job(
+            new Machine($machine['label'], $case->machine, $machine['owner'], $machine['contact']),
+            $this->people[SignIn::Technician->value],
+            $now,
+        ));
+        $input->wantedBy = null === $machine['wanted_in'] ? null : $now->modify(\sprintf('+%d days', $machine['wanted_in']))->setTime(0, 0);
+        $input->remarks = $machine['remarks'];
+        foreach ($machine['claims'] as $test => $said) {
+            if (\is_int($said)) {
+                $input->idle = CalendarSpan::months($said);
+            } else {
+                $input->claims[$test] = $said;
+            }
+        }
+
+        return $input;
+    }
+
+    /** @param Step $step */
+    private function step(Job $job, array $step, \DateTimeImmutable $now, MockClock $clock): void
+    {
+        $by = $this->people[$step['by'] ?? SignIn::Technician->value];
+        $key = RequestKey::fresh();
+        if (isset($step['find'])) {
+            $this->recorder->observe($job, $by, $key, [Finding::observed(...$step['find'])]);
+        }
+        if (isset($step['correct'])) {
+            $wrong = $this->recorder->open($job)->standingEntry($step['correct'][0]) ?? throw new \LogicException('The demo corrects what was found.');
+            $this->recorder->correct($wrong, $by, $key, [Finding::observed(...$step['correct'])]);
+        }
+        if (isset($step['put_right'])) {
+            $this->recorder->observe($job, $by, $key, [new PutRight($step['put_right'])]);
+        }
+        if (isset($step['jar'], $step['reading'])) {
+            $jar = JarReading::fromArray($step['reading']);
+            $this->recorder->readJar($job, JarSample::from($step['jar']), $by, $key, static fn (): JarReading => $jar, []);
+        }
+        if (isset($step['settle'])) {
+            $this->entities->persist(new Wait($job, WaitKind::settling(JarSample::from($step['settle'])), $by, $now, $now->modify('+14 minutes')));
+        }
+        if (isset($step['waste'])) {
+            [$stream, $millilitres] = $step['waste'];
+            $this->entities->persist(new WastePortion($job, WasteStream::from($stream), Volume::millilitres($millilitres), $by, $clock->now()));
+        }
+        if (true === ($step['hand_back'] ?? false)) {
+            $job->handBack($clock->now());
+        }
+    }
+
+    /** A drawn stand-in for a photo: no real machine is shown. */
+    private function photograph(Job $job, Member $by, int $variant): void
+    {
+        $picture = imagecreatetruecolor(800, 600);
+        if (false === $picture) {
+            throw new \RuntimeException('No memory for a picture.');
+        }
+        $colour = static fn (int $red, int $green, int $blue): int => (int) imagecolorallocate($picture, $red, $green, $blue);
+        imagefilledrectangle($picture, 0, 0, 800, 600, $colour(206, 200, 182));
+        imagefilledrectangle($picture, 0, 430, 800, 600, $colour(120, 104, 82));
+        imagefilledrectangle($picture, 180, 330, 620, 430, 0 === $variant ? $colour(46, 110, 74) : $colour(196, 150, 40));
+        imagefilledrectangle($picture, 320, 230, 480, 330, $colour(70, 74, 72));
+        imagefilledellipse($picture, 230, 440, 110, 110, $colour(30, 30, 30));
+        imagefilledellipse($picture, 570, 440, 110, 110, $colour(30, 30, 30));
+        imagesetthickness($picture, 12);
+        imageline($picture, 600, 340, 730, 120, $colour(60, 60, 60));
+        $file = tempnam(sys_get_temp_dir(), 'demo');
+        if (false === $file) {
+            throw new \RuntimeException('No room for a picture.');
+        }
+        imagepng($picture, $file);
+        $this->photos->add($job, $by, $file);
+        unlink($file);
+    }
+}

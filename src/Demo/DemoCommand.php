@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Demo;
+
+use AwakeShed\App\Show\Words;
+use Doctrine\ORM\EntityManagerInterface;
+use League\Flysystem\FilesystemOperator;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('shed:demo', 'Empties the shed and fills it with the demo, or prints the demo sign-ins.')]
+final class DemoCommand extends Command
+{
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly Barn $barn,
+        private readonly FilesystemOperator $photos,
+        private readonly ClockInterface $clock,
+        private readonly Words $words,
+    ) {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this
+            ->addOption('yes', null, InputOption::VALUE_NONE, 'Really empty the shed')
+            ->addOption('sign-ins', null, InputOption::VALUE_NONE, 'Only print who may sign in to the demo');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        if (true === $input->getOption('sign-ins')) {
+            foreach (SignIn::cases() as $signIn) {
+                $output->writeln(\sprintf('  %-12s %-8s %s', $this->words->outcome('role', $signIn->role()->value), $signIn->value, $signIn->password()));
+            }
+
+            return Command::SUCCESS;
+        }
+        if (true !== $input->getOption('yes')) {
+            $output->writeln('This empties the shed. Say --yes to do it.');
+
+            return Command::INVALID;
+        }
+        $this->empty();
+        $this->barn->fill($this->clock->now());
+        $output->writeln('The demo is laid out.');
+
+        return Command::SUCCESS;
+    }
+
+    private function empty(): void
+    {
+        $connection = $this->entities->getConnection();
+        $connection->executeStatement('SET FOREIGN_KEY_CHECKS = 0');
+        foreach ($this->entities->getMetadataFactory()->getAllMetadata() as $entity) {
+            $connection->executeStatement('TRUNCATE TABLE '.$connection->quoteSingleIdentifier($entity->getTableName()));
+        }
+        $connection->executeStatement('SET FOREIGN_KEY_CHECKS = 1');
+        foreach ($this->photos->listContents('', true) as $file) {
+            if ($file->isFile()) {
+                $this->photos->delete($file->path());
+            }
+        }
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Device\Weather;
+
+use AwakeShed\Core\Units\Temperature;
+
+/** What is known of the air outside the shed; a weather service or a thermometer on the wall could stand behind it. */
+interface Weather
+{
+    /** @return Temperature outdoors at that moment */
+    public function at(\DateTimeImmutable $moment): Temperature;
+
+    /** @return Temperature the lowest until noon of the next day; never above what it is now */
+    public function lowAfter(\DateTimeImmutable $moment): Temperature;
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Evidence;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Fuel\JarReading;
+use AwakeShed\Core\Fuel\JarSample;
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\Common\Collections\Collection;
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+
+/**
+ * One submission to a job's record: who, when, what. Entries are only ever added; a correction or a withdrawal
+ * strikes its target, and striking that one in turn brings the target back.
+ *
+ * @phpstan-import-type JarArray from JarReading
+ */
+#[ORM\Entity(repositoryClass: EntryRepository::class)]
+class Entry
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+    private Job $job;
+
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+    private Member $by;
+
+    #[ORM\Column(type: Types::DATETIME_IMMUTABLE)]
+    private \DateTimeImmutable $at;
+
+    #[ORM\Column(enumType: EntryKind::class, length: 20)]
+    private EntryKind $kind;
+
+    #[ORM\Column(enumType: Source::class, length: 20)]
+    private Source $source;
+
+    #[ORM\ManyToOne]
+    private ?Entry $target = null;
+
+    /** Derived: some later entry that is not itself struck has this one for its target. */
+    #[ORM\Column]
+    private bool $struck = false;
+
+    #[ORM\Column(enumType: JarSample::class, length: 10, nullable: true)]
+    private ?JarSample $sample = null;
+
+    /** @var JarArray|null all that was read of the jar when this was recorded */
+    #[ORM\Column(nullable: true)]
+    private ?array $jar = null;
+
+    /** @var array<string, string> field => text, as it was typed */
+    #[ORM\Column]
+    private array $asTyped = [];
+
+    /** @var Collection<int, RecordedFinding> */
+    #[ORM\OneToMany(targetEntity: RecordedFinding::class, mappedBy: 'entry', cascade: ['persist']), ORM\OrderBy(['id' => 'ASC'])]
+    private Collection $findings;
+
+    /** @param list<Finding|PutRight> $events */
+    private function __construct(Job $job, Member $by, \DateTimeImmutable $at, EntryKind $kind, Source $source, array $events)
+    {
+        $this->job = $job;
+        $this->by = $by;
+        $this->at = $at;
+        $this->kind = $kind;
+        $this->source = $source;
+        $this->findings = new ArrayCollection(array_map(fn (Finding|PutRight $event): RecordedFinding => new RecordedFinding($this, $event), $events));
+    }
+
+    /** @param list<Finding|PutRight> $events */
+    public static function observation(Job $job, Member $by, \DateTimeImmutable $at, Source $source, array $events): self
+    {
+        return new self($job, $by, $at, EntryKind::Observation, $source, $events);
+    }
+
+    /** @param list<Finding|PutRight> $events what it should have said */
+    public static function correction(self $target, Member $by, \DateTimeImmutable $at, array $events): self
+    {
+        $entry = new self($target->job, $by, $at, EntryKind::Correction, $target->source, $events);
+        $entry->target = $target;
+
+        return $entry;
+    }
+
+    public static function withdrawal(self $target, Member $by, \DateTimeImmutable $at): self
+    {
+        $entry = new self($target->job, $by, $at, EntryKind::Withdrawal, Source::Bench, []);
+        $entry->target = $target;
+
+        return $entry;
+    }
+
+    public function withJar(JarSample $sample, JarReading $jar): self
+    {
+        $this->sample = $sample;
+        $this->jar = $jar->toArray();
+
+        return $this;
+    }
+
+    /** @param array<string, string> $asTyped field => text */
+    public function typedAs(array $asTyped): self
+    {
+        $this->asTyped = $asTyped;
+
+        return $this;
+    }
+
+    public function strike(bool $struck): void
+    {
+        $this->struck = $struck;
+    }
+
+    public function getId(): int
+    {
+        return $this->id ?? throw new \LogicException('An entry has its number once it is saved.');
+    }
+
+    public function getJob(): Job
+    {
+        return $this->job;
+    }
+
+    public function getBy(): Member
+    {
+        return $this->by;
+    }
+
+    public function getAt(): \DateTimeImmutable
+    {
+        return $this->at;
+    }
+
+    public function getKind(): EntryKind
+    {
+        return $this->kind;
+    }
+
+    public function getSource(): Source
+    {
+        return $this->source;
+    }
+
+    public function getTarget(): ?self
+    {
+        return $this->target;
+    }
+
+    public function isStruck(): bool
+    {
+        return $this->struck;
+    }
+
+    public function getSample(): ?JarSample
+    {
+        return $this->sample;
+    }
+
+    public function getJar(): ?JarReading
+    {
+        return null === $this->jar ? null : JarReading::fromArray($this->jar);
+    }
+
+    /** @return array<string, string> */
+    public function getAsTyped(): array
+    {
+        return $this->asTyped;
+    }
+
+    /** @return list<Finding|PutRight> */
+    public function events(): array
+    {
+        return array_values($this->findings->map(static fn (RecordedFinding $recorded): Finding|PutRight => $recorded->event())->toArray());
+    }
+}

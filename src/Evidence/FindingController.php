@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Evidence;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Units\DecimalText;
+use Symfony\Bridge\Doctrine\Attribute\MapEntity;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** One-tap findings, and what undoes and corrects them. */
+final class FindingController extends AbstractController
+{
+    public function __construct(private readonly Recorder $recorder, private readonly Taps $taps, private readonly Vocabulary $vocabulary)
+    {
+    }
+
+    #[Route('/jobs/{job}/findings', name: 'finding', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function record(Job $job, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $key = $this->taps->check($request);
+        $this->recorder->observe($job, $member, $key, [$this->finding($request)]);
+
+        return $this->saved($job, $request);
+    }
+
+    #[Route('/jobs/{job}/put-right', name: 'put_right', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
+    public function putRight(Job $job, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $key = $this->taps->check($request);
+        $this->recorder->observe($job, $member, $key, [new PutRight($this->taps->text($request, 'fault'))]);
+
+        return $this->saved($job, $request);
+    }
+
+    #[Route('/entries/{entry}/correct', name: 'entry_correct', requirements: ['entry' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(EntryVoter::CHANGE, 'entry')]
+    public function correct(#[MapEntity(id: 'entry')] Entry $entry, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $key = $this->taps->check($request);
+        $corrected = $this->finding($request);
+        // An entry may hold several findings (an intake's claims do): the others are said again as they were.
+        $events = array_map(
+            static fn (Finding|PutRight $event): Finding|PutRight => $event instanceof Finding && $event->test === $corrected->test ? $corrected : $event,
+            $entry->events(),
+        );
+        $this->recorder->correct($entry, $member, $key, $events);
+
+        return $this->saved($entry->getJob(), $request);
+    }
+
+    #[Route('/entries/{entry}/undo', name: 'entry_undo', requirements: ['entry' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(EntryVoter::CHANGE, 'entry')]
+    public function undo(#[MapEntity(id: 'entry')] Entry $entry, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $this->recorder->withdraw($entry, $member, $this->taps->check($request));
+        $this->addFlash('said', 'Taken back. It stays in the history.');
+
+        return $this->back($entry->getJob(), $request);
+    }
+
+    /**
+     * @throws \AwakeShed\Core\Evidence\UnknownWord     when the test is none of the vocabulary's
+     * @throws \AwakeShed\Core\Units\UnreadableAmount when it takes a number and this is none
+     */
+    private function finding(Request $request): Finding
+    {
+        $test = $this->vocabulary->test($this->taps->text($request, 'test'));
+        $outcome = $this->taps->text($request, 'outcome');
+
+        return $test->takesNumber() ? Finding::number($test->id, DecimalText::parse($outcome)) : Finding::observed($test->id, $outcome);
+    }
+
+    private function saved(Job $job, Request $request): Response
+    {
+        $this->addFlash('saved', 'Saved.');
+
+        return $this->back($job, $request);
+    }
+
+    /** To the page the tap was made on, at the gate it was made at. */
+    private function back(Job $job, Request $request): Response
+    {
+        return match ($this->taps->text($request, 'back')) {
+            'gates' => $this->redirectToRoute('gates', ['job' => $job->getId(), '_fragment' => 'gate-'.$this->taps->text($request, 'gate')], Response::HTTP_SEE_OTHER),
+            'history' => $this->redirectToRoute('job_history', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
+            default => $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
+        };
+    }
+}

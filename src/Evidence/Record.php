@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Evidence;
+
+use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Fuel\JarReading;
+use AwakeShed\Core\Fuel\JarSample;
+
+/** All entries of one job, and the case they add up to. */
+final readonly class Record
+{
+    /** @param list<Entry> $entries oldest first */
+    public function __construct(public Job $job, public array $entries)
+    {
+    }
+
+    /** @return list<Entry> the entries that count: struck ones and mere withdrawals left out */
+    public function counting(): array
+    {
+        return array_values(array_filter(
+            $this->entries,
+            static fn (Entry $entry): bool => !$entry->isStruck() && EntryKind::Withdrawal !== $entry->getKind(),
+        ));
+    }
+
+    public function case(): CaseFile
+    {
+        $events = [];
+        foreach ($this->counting() as $entry) {
+            $events = [...$events, ...$entry->events()];
+        }
+        $jars = [];
+        foreach (JarSample::cases() as $sample) {
+            $jar = $this->jar($sample);
+            if (null !== $jar) {
+                $jars[$sample->value] = $jar;
+            }
+        }
+
+        return new CaseFile(
+            $this->job->getMachine()->facts($this->job->getWantedBy()?->format('Y-m-d')),
+            $events,
+            $this->job->getSchools(),
+            $jars,
+            $this->job->getExtras(),
+        );
+    }
+
+    /** The entry whose finding of this test stands. */
+    public function standingEntry(string $test): ?Entry
+    {
+        foreach (array_reverse($this->counting()) as $entry) {
+            foreach ($entry->events() as $event) {
+                if ($event instanceof Finding && $event->test === $test) {
+                    return $entry;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    public function jar(JarSample $sample): ?JarReading
+    {
+        return $this->jarEntry($sample)?->getJar();
+    }
+
+    /** The entry whose jar stands for this sample. */
+    public function jarEntry(JarSample $sample): ?Entry
+    {
+        foreach (array_reverse($this->counting()) as $entry) {
+            if ($entry->getSample() === $sample) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    public function entry(int $id): ?Entry
+    {
+        foreach ($this->entries as $entry) {
+            if ($entry->getId() === $id) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Strikes what unstruck corrections and withdrawals point at. Walking from the newest back settles it in one
+     * pass, because an entry only ever points at an older one.
+     */
+    public function settle(): void
+    {
+        $struck = [];
+        foreach (array_reverse($this->entries) as $entry) {
+            $entry->strike(isset($struck[$entry->getId()]));
+            $target = $entry->getTarget();
+            if (null !== $target && !$entry->isStruck()) {
+                $struck[$target->getId()] = true;
+            }
+        }
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Evidence;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\RequestKey;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Fuel\JarReading;
+use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Gate\GateWalk;
+use AwakeShed\Core\Gate\Standing;
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+
+/**
+ * The one way into a job's record.
+ *
+ * Each call is one transaction that holds the job's row, so two people at one machine write one after the other and
+ * both see the gates as they stand; each does its work at most once per request key.
+ */
+final readonly class Recorder
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private EntryRepository $entries,
+        private Once $once,
+        private ClockInterface $clock,
+        private Vocabulary $vocabulary,
+        private Gatekeeper $gatekeeper,
+        private GateWalk $walk,
+    ) {
+    }
+
+    public function open(Job $job): Record
+    {
+        return new Record($job, $this->entries->ofJob($job));
+    }
+
+    /**
+     * @param list<Finding|PutRight> $events
+     *
+     * @throws ClosedJob
+     * @throws ClosedTest                           when a finding's test is closed as the evidence stands
+     * @throws \AwakeShed\Core\Evidence\UnknownWord when a word is none of the vocabulary's
+     */
+    public function observe(Job $job, Member $by, RequestKey $key, array $events, Source $source = Source::Bench): void
+    {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source): Entry {
+            $case = $record->case();
+            foreach ($events as $event) {
+                if ($event instanceof PutRight) {
+                    $this->vocabulary->checkFault($event->fault);
+                } else {
+                    $this->vocabulary->check($event);
+                    // What another shop found is history here, whatever order it was found in.
+                    $blockers = Source::Import === $source ? [] : $this->gatekeeper->blockers($case, $event->test);
+                    if ([] !== $blockers) {
+                        throw new ClosedTest($event->test, $blockers);
+                    }
+                }
+                $case = $case->with($event);
+            }
+
+            return Entry::observation($job, $by, $this->clock->now(), $source, $events);
+        });
+    }
+
+    /**
+     * Says what an earlier entry should have said.
+     *
+     * @param list<Finding|PutRight> $events
+     *
+     * @throws ClosedJob
+     * @throws StaleEntry                           when somebody else corrected or took back the entry first
+     * @throws \AwakeShed\Core\Evidence\UnknownWord
+     */
+    public function correct(Entry $target, Member $by, RequestKey $key, array $events): void
+    {
+        foreach ($events as $event) {
+            if ($event instanceof Finding) {
+                $this->vocabulary->check($event);
+            }
+        }
+        $this->change($target->getJob(), $by, $key, function () use ($target, $by, $events): Entry {
+            self::refuseStruck($target);
+
+            return Entry::correction($target, $by, $this->clock->now(), $events);
+        });
+    }
+
+    /**
+     * Takes an entry back; taking back a correction or a withdrawal restores what it struck.
+     *
+     * @throws ClosedJob
+     * @throws StaleEntry when somebody else corrected or took back the entry first
+     */
+    public function withdraw(Entry $target, Member $by, RequestKey $key): void
+    {
+        $this->change($target->getJob(), $by, $key, function () use ($target, $by): Entry {
+            self::refuseStruck($target);
+
+            return Entry::withdrawal($target, $by, $this->clock->now());
+        });
+    }
+
+    /**
+     * Saves a jar: as a correction of the reading before when it is the same jar, else as a new observation.
+     *
+     * @param \Closure(Record): JarReading $read    makes the new reading from the record as it stands under the lock
+     * @param array<string, string>        $asTyped field => text
+     *
+     * @throws ClosedJob
+     * @throws \AwakeShed\Core\Refusal when the reading is impossible
+     */
+    public function readJar(Job $job, JarSample $sample, Member $by, RequestKey $key, \Closure $read, array $asTyped, bool $isNewJar = false): void
+    {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $sample, $by, $read, $asTyped, $isNewJar): Entry {
+            $jar = $read($record);
+            $before = $isNewJar ? null : $record->jarEntry($sample);
+            $events = $jar->findings($sample);
+            $entry = null === $before
+                ? Entry::observation($job, $by, $this->clock->now(), Source::Bench, $events)
+                : Entry::correction($before, $by, $this->clock->now(), $events);
+
+            return $entry->withJar($sample, $jar)->typedAs($asTyped);
+        });
+    }
+
+    /** Makes the derived columns of a job anew from its entries. Nothing is flushed. */
+    public function recompute(Record $record): void
+    {
+        $record->settle();
+        $case = $record->case();
+        $record->job->stand(Standing::of($case, $this->walk->of($case)));
+    }
+
+    /** @param \Closure(Record): Entry $make */
+    private function change(Job $job, Member $by, RequestKey $key, \Closure $make): void
+    {
+        $this->once->run($key, $by, function () use ($job, $make): null {
+            $this->entities->lock($job, LockMode::PESSIMISTIC_WRITE);
+            $this->entities->refresh($job);
+            if ($job->isHandedBack()) {
+                throw new ClosedJob();
+            }
+            $record = $this->open($job);
+            $entry = $make($record);
+            $this->entities->persist($entry);
+            $this->entities->flush();
+            $this->recompute(new Record($job, [...$record->entries, $entry]));
+
+            return null;
+        });
+    }
+
+    /** @throws StaleEntry */
+    private static function refuseStruck(Entry $target): void
+    {
+        if ($target->isStruck()) {
+            throw new StaleEntry();
+        }
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Exchange;
+
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\CaseFormat;
+use AwakeShed\Core\Evidence\CaseProblem;
+use AwakeShed\Core\Evidence\UnreadableCase;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Validator;
+
+/**
+ * The open case format as text: shape by the JSON Schema that ships with the shed, meaning by the core.
+ *
+ * @phpstan-import-type CaseDocument from CaseFormat
+ */
+final readonly class CaseFiles
+{
+    /** Far above any real case: 5000 findings with their readings. */
+    public const MOST_BYTES = 4_000_000;
+
+    public function __construct(private CaseFormat $format)
+    {
+    }
+
+    /** @throws UnreadableCase with every problem and its JSON pointer */
+    public function parse(string $json): CaseFile
+    {
+        if (\strlen($json) > self::MOST_BYTES) {
+            throw new UnreadableCase([new CaseProblem('', 'case.too_large', 'The file is larger than 4 MB.')]);
+        }
+        try {
+            $tree = json_decode($json, false, 64, \JSON_THROW_ON_ERROR);
+        } catch (\JsonException $malformed) {
+            throw new UnreadableCase([new CaseProblem('', 'case.not_json', 'Not JSON: '.$malformed->getMessage().'.')]);
+        }
+        $problems = $this->problemsOfShape($tree);
+        if ([] !== $problems) {
+            throw new UnreadableCase($problems);
+        }
+        /** @var CaseDocument $document */
+        $document = json_decode($json, true, 64, \JSON_THROW_ON_ERROR);
+
+        return $this->format->read($document);
+    }
+
+    public function print(CaseFile $case): string
+    {
+        return json_encode($this->format->write($case), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE)."\n";
+    }
+
+    /** @return list<CaseProblem> */
+    private function problemsOfShape(mixed $tree): array
+    {
+        $error = (new Validator(max_errors: 50))
+            ->validate($tree, (string) file_get_contents(CaseFormat::SCHEMA))
+            ->error();
+        if (null === $error) {
+            return [];
+        }
+        /** @var list<CaseProblem> $problems */
+        $problems = (new ErrorFormatter())->formatFlat($error, static fn (ValidationError $leaf): CaseProblem => new CaseProblem(
+            '' === ($pointer = implode('/', array_map(strval(...), $leaf->data()->fullPath()))) ? '' : '/'.$pointer,
+            'case.shape',
+            (new ErrorFormatter())->formatErrorMessage($leaf),
+        ));
+
+        return $problems;
+    }
+}

@@ -1,0 +1,263 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\FuelTest;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Device\Weather\Weather;
+use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Form\AmountType;
+use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Once\Once;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Show\Words;
+use AwakeShed\App\Wait\Wait;
+use AwakeShed\App\Wait\WaitKind;
+use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\App\Waste\WasteType;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Fuel\JarReading;
+use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Fuel\Settling;
+use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Form\FormError;
+use Symfony\Component\Form\FormFactoryInterface;
+use Symfony\Component\Form\FormInterface;
+use Symfony\Component\Form\FormView;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** The jar test: one page a sample, one card a reading. */
+#[Route('/jobs/{job}/fuel/{sample}', requirements: ['job' => JobResolver::NUMBER, 'sample' => 'tank|bowl'])]
+final class FuelController extends AbstractController
+{
+    public function __construct(
+        private readonly FuelPages $pages,
+        private readonly Recorder $recorder,
+        private readonly FormFactoryInterface $forms,
+        private readonly Weather $weather,
+        private readonly ClockInterface $clock,
+        private readonly Words $words,
+        private readonly TranslatorInterface $translator,
+        private readonly WasteRepository $waste,
+        private readonly Taps $taps,
+        private readonly Once $once,
+    ) {
+    }
+
+    #[Route('', name: 'fuel', methods: ['GET'])]
+    public function fuel(Job $job, JarSample $sample): Response
+    {
+        return $this->page($job, $sample);
+    }
+
+    #[Route('/read/{part}', name: 'fuel_read', methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function read(Job $job, JarSample $sample, JarPart $part, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $record = $this->recorder->open($job);
+        $form = $this->form($part, $record->jar($sample) ?? new JarReading(), $record->jarEntry($sample)?->getId());
+        $form->handleRequest($request);
+        $input = $form->getData();
+        $latest = null;
+        if ($form->isSubmitted() && $form->isValid() && $input instanceof JarInput) {
+            try {
+                $this->recorder->readJar(
+                    $job,
+                    $sample,
+                    $member,
+                    RequestKeyExtension::keyOf($form),
+                    fn (Record $record): JarReading => $this->apply($input, $part, $sample, $record, $form),
+                    self::asTyped($form),
+                );
+                $this->addFlash('saved', 'Saved.');
+
+                return $this->redirectToRoute('fuel', ['job' => $job->getId(), 'sample' => $sample->value, '_fragment' => 'card-'.$part->value], Response::HTTP_SEE_OTHER);
+            } catch (Refusal $refusal) {
+                $form->addError(new FormError($this->words->refusal($refusal)));
+            } catch (ChangedMeanwhile $changed) {
+                $latest = $changed->theirs?->getId();
+                $form->addError(new FormError($this->translator->trans('%name% saved other readings here while you were typing. Yours are kept below: save again to put them in place of theirs.', ['%name%' => $changed->theirs?->getBy()->getName() ?? '?'])));
+            }
+        }
+
+        return $this->page($job, $sample, $form, $part, $latest);
+    }
+
+    #[Route('/new-jar', name: 'fuel_new_jar', methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function newJar(Job $job, JarSample $sample, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $key = $this->taps->check($request);
+        $this->recorder->readJar($job, $sample, $member, $key, static fn (): JarReading => new JarReading(), [], isNewJar: true);
+        $this->addFlash('said', 'A fresh jar. What the last one said stays in the history.');
+
+        return $this->redirectToRoute('fuel', ['job' => $job->getId(), 'sample' => $sample->value], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/settle', name: 'fuel_settle', methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function settle(Job $job, JarSample $sample, Request $request, EntityManagerInterface $entities, #[CurrentUser] Member $member): Response
+    {
+        $form = $this->settleForm(null);
+        $form->handleRequest($request);
+        $height = $form->get('height')->getData();
+        if (!$form->isSubmitted() || !$form->isValid() || !$height instanceof Length) {
+            if ($form->isValid()) {
+                $form->get('height')->addError(new FormError($this->translator->trans('How high does it stand in the jar?')));
+            }
+
+            return $this->page($job, $sample, $form);
+        }
+        $this->once->run(RequestKeyExtension::keyOf($form), $member, function () use ($job, $sample, $member, $height, $entities): null {
+            $now = $this->clock->now();
+            $seconds = (int) ceil(Settling::fullWait($height)->inSeconds());
+            $entities->persist(new Wait($job, WaitKind::settling($sample), $member, $now, $now->modify(\sprintf('+%d seconds', $seconds))));
+
+            return null;
+        });
+        $this->addFlash('said', 'The jar is settling. The time runs on at the top of every page.');
+
+        return $this->redirectToRoute('fuel', ['job' => $job->getId(), 'sample' => $sample->value], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/school', name: 'fuel_school', methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
+    public function school(Job $job, JarSample $sample, Request $request, Vocabulary $vocabulary, #[CurrentUser] Member $member): Response
+    {
+        $school = $this->taps->text($request, 'school');
+        $vocabulary->checkSchool('old_fuel', $school);
+        $this->once->run($this->taps->check($request), $member, function () use ($job, $school): null {
+            $job->follow('old_fuel', $school);
+            $this->recorder->recompute($this->recorder->open($job));
+
+            return null;
+        });
+        $this->addFlash('said', 'Saved.');
+
+        return $this->redirectToRoute('fuel', ['job' => $job->getId(), 'sample' => $sample->value], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/jar.svg', name: 'fuel_drawing', methods: ['GET'])]
+    public function drawing(Job $job, JarSample $sample): Response
+    {
+        $fuel = $this->pages->of($job, $sample);
+        if (null === $fuel->jar->layers) {
+            throw $this->createNotFoundException('Nothing has been read of this jar.');
+        }
+        $response = $this->render('drawing/jar.svg.twig', ['drawing' => $fuel->drawing, 'standalone' => true]);
+        $response->headers->set('Content-Type', 'image/svg+xml');
+        $response->headers->set('Content-Disposition', \sprintf('attachment; filename="job-%d-%s-jar.svg"', $job->getId(), $sample->value));
+
+        return $response;
+    }
+
+    /** @param FormInterface<mixed>|null $tried a form that was refused, shown again with what was typed */
+    private function page(Job $job, JarSample $sample, ?FormInterface $tried = null, ?JarPart $triedPart = null, ?int $basedOn = null): Response
+    {
+        $fuel = $this->pages->of($job, $sample);
+        $views = [];
+        foreach (JarPart::of($sample) as $part) {
+            $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->page->record->jarEntry($sample)?->getId());
+            $views[$part->value] = $form->createView();
+            if ($part === $triedPart && null !== $basedOn) {
+                self::rebase($views[$part->value], $basedOn);
+            }
+        }
+        $settle = null !== $tried && null === $triedPart ? $tried : $this->settleForm($fuel->jar->layers?->height);
+
+        return $this->render('fuel_test/fuel.html.twig', [
+            'fuel' => $fuel,
+            'page' => $fuel->page,
+            'parts' => $views,
+            'settle' => $settle->createView(),
+            'waste' => $this->waste->ofJob($job),
+            'waste_form' => $this->createForm(WasteType::class, ['stream' => $fuel->stream], ['action' => $this->generateUrl('waste_add', ['job' => $job->getId()])])->createView(),
+        ], new Response(status: null === $tried ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    /** @return FormInterface<JarInput|null> */
+    private function form(JarPart $part, JarReading $jar, ?int $basedOn): FormInterface
+    {
+        $input = $part->input($jar);
+        if ($input instanceof TankInput) {
+            $now = $this->clock->now();
+            $input->now ??= $this->weather->at($now);
+            $input->tonight ??= $this->weather->lowAfter($now);
+        }
+
+        return $this->forms->createNamed($part->value, JarPartType::class, $input, ['part' => $part, 'based_on' => $basedOn]);
+    }
+
+    /** @return FormInterface<mixed> */
+    private function settleForm(?Length $height): FormInterface
+    {
+        return $this->forms->createNamedBuilder('settle', options: ['once' => true])
+            ->add('height', AmountType::class, [
+                'label' => 'It stands so high in the jar',
+                'data' => $height,
+                'measure' => Measure::JarHeight,
+                'quantity' => Length::class,
+                'possible' => new Interval(5, 500, LengthUnit::Millimetre),
+            ])
+            ->getForm();
+    }
+
+    /**
+     * @param FormInterface<mixed> $form
+     *
+     * @throws Refusal          when the readings are impossible
+     * @throws ChangedMeanwhile
+     */
+    private function apply(JarInput $input, JarPart $part, JarSample $sample, Record $record, FormInterface $form): JarReading
+    {
+        $basedOn = $form->get(JarPartType::BASED_ON)->getData();
+        $before = is_numeric($basedOn) ? $record->entry((int) $basedOn)?->getJar() : null;
+        $standing = $record->jarEntry($sample);
+        if (!$part->isSameIn($before, $standing?->getJar())) {
+            throw new ChangedMeanwhile($standing);
+        }
+
+        return $input->appliedTo($standing?->getJar() ?? new JarReading());
+    }
+
+    /**
+     * @param FormInterface<mixed> $form
+     *
+     * @return array<string, string> what was typed into each amount, with the unit it was meant in
+     */
+    private static function asTyped(FormInterface $form): array
+    {
+        $typed = [];
+        foreach ($form as $name => $field) {
+            $measure = $field->getConfig()->getOption('measure');
+            $text = $field->getViewData();
+            if ($measure instanceof Measure && \is_string($text) && '' !== trim($text)) {
+                $typed[(string) $name] = trim($text).(is_numeric(str_replace(',', '.', trim($text))) ? ' '.$field->createView()->vars['unit'] : '');
+            }
+        }
+
+        return $typed;
+    }
+
+    private static function rebase(FormView $view, int $basedOn): void
+    {
+        $view[JarPartType::BASED_ON]->vars['value'] = (string) $basedOn;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Gate;
+
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobPages;
+use AwakeShed\App\Job\JobResolver;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The walk round the machine before anything turns; the oil comes first. */
+final class GatesController extends AbstractController
+{
+    #[Route('/jobs/{job}/gates', name: 'gates', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
+    public function gates(Job $job, Recorder $recorder, JobPages $pages): Response
+    {
+        return $this->render('gate/gates.html.twig', ['page' => $pages->of($recorder->open($job))]);
+    }
+}

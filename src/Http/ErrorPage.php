@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Http;
+
+use AwakeShed\App\Evidence\ClosedJob;
+use AwakeShed\App\Evidence\ClosedTest;
+use AwakeShed\App\Evidence\StaleEntry;
+use AwakeShed\App\Show\Words;
+use AwakeShed\Core\Refusal;
+use Doctrine\DBAL\Exception\ConnectionException;
+use Doctrine\DBAL\Exception\ConnectionLost;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Event\ExceptionEvent;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\HttpKernel\KernelInterface;
+use Symfony\Component\Security\Core\Exception\AccessDeniedException;
+use Twig\Environment;
+
+/** Turns whatever went wrong into a page that says what happened, that nothing was lost, and what to do. */
+final readonly class ErrorPage
+{
+    public function __construct(private Environment $twig, private Words $words, private KernelInterface $kernel)
+    {
+    }
+
+    /** After the security system has had its say (it turns "not signed in" into the sign-in page), before Symfony's own page. */
+    #[AsEventListener(priority: -64)]
+    public function onException(ExceptionEvent $event): void
+    {
+        $failure = $event->getThrowable();
+        [$status, $code, $detail] = $this->judge($failure);
+        if (Response::HTTP_INTERNAL_SERVER_ERROR === $status && $this->kernel->isDebug()) {
+            return;
+        }
+        $event->setResponse(new Response($this->twig->render('error/error.html.twig', [
+            'code' => $code,
+            'detail' => $detail,
+            'kept' => self::isWorthSendingAgain($code) ? KeptInput::of($event->getRequest()) : null,
+            'path' => $event->getRequest()->getPathInfo(),
+        ]), $status));
+        $event->allowCustomResponseCode();
+    }
+
+    /** @return array{int, string, string|null} status, name of the page's text, a sentence of detail */
+    private function judge(\Throwable $failure): array
+    {
+        for ($cause = $failure; null !== $cause; $cause = $cause->getPrevious()) {
+            if ($cause instanceof ConnectionException || $cause instanceof ConnectionLost) {
+                return [Response::HTTP_SERVICE_UNAVAILABLE, 'database', null];
+            }
+        }
+
+        return match (true) {
+            $failure instanceof ClosedTest => [Response::HTTP_CONFLICT, 'closed', $this->words->closedTest($failure)],
+            $failure instanceof ClosedJob => [Response::HTTP_CONFLICT, 'handed_back', null],
+            $failure instanceof StaleEntry => [Response::HTTP_CONFLICT, 'stale_entry', null],
+            $failure instanceof StaleForm => [Response::HTTP_FORBIDDEN, 'stale_form', null],
+            $failure instanceof Refusal => [Response::HTTP_UNPROCESSABLE_ENTITY, 'refused', $this->words->refusal($failure)],
+            $failure instanceof AccessDeniedException => [Response::HTTP_FORBIDDEN, 'role', null],
+            $failure instanceof RequestExceptionInterface => [Response::HTTP_BAD_REQUEST, 'malformed', null],
+            $failure instanceof HttpExceptionInterface => [$failure->getStatusCode(), match ($failure->getStatusCode()) {
+                403 => 'role',
+                404 => 'not_found',
+                405 => 'not_found',
+                429 => 'too_many',
+                default => 'malformed',
+            }, null],
+            default => [Response::HTTP_INTERNAL_SERVER_ERROR, 'ours', null],
+        };
+    }
+
+    /** Sending again makes sense when the cause can pass; not when the input itself, or who sent it, is the cause. */
+    private static function isWorthSendingAgain(string $code): bool
+    {
+        return \in_array($code, ['database', 'ours', 'stale_form'], true);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Http;
+
+use Symfony\Component\HttpFoundation\Request;
+
+/** What somebody sent with a form that could not be worked on, so that it can be sent again without being typed again. */
+final readonly class KeptInput
+{
+    /** Of all fields together; a form of ours has far less. */
+    private const MOST_BYTES = 100_000;
+
+    /** Never kept nor shown: they are secrets, or make no sense the second time. */
+    private const NEVER = '/(password|_token)/i';
+
+    /** @param list<array{name: string, value: string}> $fields with their full names, e.g. "intake[claims][tipped]" */
+    private function __construct(public string $path, public array $fields)
+    {
+    }
+
+    /** @return self|null null when nothing was sent that a second sending would need, or too much to keep */
+    public static function of(Request $request): ?self
+    {
+        $pairs = explode('&', http_build_query($request->request->all()));
+        $fields = [];
+        foreach ($pairs as $pair) {
+            [$name, $value] = array_map(urldecode(...), explode('=', $pair, 2) + ['', '']);
+            if ('' !== $name && 1 !== preg_match(self::NEVER, $name)) {
+                $fields[] = ['name' => mb_scrub($name), 'value' => mb_scrub($value)];
+            }
+        }
+        if (!$request->isMethod('POST') || [] === $fields || array_sum(array_map(strlen(...), $pairs)) > self::MOST_BYTES) {
+            return null;
+        }
+
+        return new self($request->getPathInfo(), $fields);
+    }
+
+    /** What a person typed, without the machinery; for showing. */
+    public function isForShow(string $name): bool
+    {
+        return !str_contains($name, 'request_key') && !str_contains($name, 'based_on');
+    }
+
+    /** The name of the anti-forgery field that the form expects: Symfony's forms keep theirs inside. */
+    public function tokenField(): string
+    {
+        $name = $this->fields[0]['name'];
+        $bracket = strpos($name, '[');
+
+        return false === $bracket ? '_token' : substr($name, 0, $bracket).'[_token]';
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Http;
+
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpKernel\Event\ResponseEvent;
+
+/** Says to the browser, with every page, that nothing from elsewhere and nothing inline is to be run or loaded. */
+final class ResponseHeaders
+{
+    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' blob:; font-src 'self'; "
+        ."connect-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
+
+    #[AsEventListener]
+    public function onResponse(ResponseEvent $event): void
+    {
+        if (!$event->isMainRequest()) {
+            return;
+        }
+        $headers = $event->getResponse()->headers;
+        $headers->set('Content-Security-Policy', self::POLICY);
+        $headers->set('X-Content-Type-Options', 'nosniff');
+        $headers->set('X-Frame-Options', 'DENY');
+        $headers->set('Referrer-Policy', 'same-origin');
+        $headers->set('Permissions-Policy', 'camera=(), microphone=(), geolocation=()');
+        $headers->set('Cross-Origin-Opener-Policy', 'same-origin');
+        if (!$headers->has('X-Keep-Cache-Control')) {
+            // What one person sees is not for a shared cache or the next person at the tablet.
+            $headers->set('Cache-Control', 'private, no-store');
+        }
+        $headers->remove('X-Keep-Cache-Control');
+    }
+}

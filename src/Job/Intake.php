@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Evidence\Source;
+use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Photo\PhotoStore;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Fuel\JarSample;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+
+/** Takes machines in: machine, job, the owner's claims and the photos, all or nothing. */
+final readonly class Intake
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Once $once,
+        private Recorder $recorder,
+        private PhotoStore $photos,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * @return int the number of the job, the same however often the same key is sent
+     *
+     * @throws \AwakeShed\App\Photo\UnusablePhoto when one of the photos is no picture; nothing is taken in then
+     */
+    public function takeIn(IntakeInput $input, Member $by, RequestKey $key): int
+    {
+        $machine = new Machine((string) $input->label, $input->facts(), (string) $input->ownerName, (string) $input->ownerContact);
+
+        return $this->add($machine, $by, $key, function (Job $job) use ($input, $by): array {
+            $job->wantedFor($input->wantedBy, (string) $input->remarks);
+            foreach ($input->photos as $photo) {
+                $this->photos->add($job, $by, $photo->getPathname());
+            }
+            $claims = $input->claims();
+
+            return [] === $claims ? [] : [Entry::observation($job, $by, $this->clock->now(), Source::Intake, $claims)];
+        });
+    }
+
+    /**
+     * Takes in a machine with the evidence another shop has gathered.
+     *
+     * @return int the number of the job, the same however often the same key is sent
+     */
+    public function import(CaseFile $case, string $label, string $ownerName, Member $by, RequestKey $key): int
+    {
+        return $this->add(new Machine($label, $case->machine, $ownerName, ''), $by, $key, function (Job $job) use ($case, $by): array {
+            $spokenFor = $case->machine->spokenFor;
+            $job->wantedFor(null === $spokenFor ? null : new \DateTimeImmutable($spokenFor), '');
+            $job->carry($case->extras);
+            foreach ($case->schools as $question => $school) {
+                $job->follow($question, $school);
+            }
+            $now = $this->clock->now();
+            $entries = [] === $case->events ? [] : [Entry::observation($job, $by, $now, Source::Import, $case->events)];
+            foreach ($case->jars as $sample => $jar) {
+                // What the jar says in the vocabulary's words is among the findings already, in its place.
+                $entries[] = Entry::observation($job, $by, $now, Source::Import, [])->withJar(JarSample::from($sample), $jar);
+            }
+
+            return $entries;
+        });
+    }
+
+    /** Keeps the machine's facts up to date; what depends on them is made anew. */
+    public function describe(Job $job, IntakeInput $input, Member $by, RequestKey $key): void
+    {
+        $this->once->run($key, $by, function () use ($job, $input): null {
+            $job->getMachine()->describe((string) $input->label, $input->facts($job->getMachine()->facts()->extras), (string) $input->ownerName, (string) $input->ownerContact);
+            $job->wantedFor($input->wantedBy, (string) $input->remarks);
+            $this->recorder->recompute($this->recorder->open($job));
+
+            return null;
+        });
+    }
+
+    /** @param \Closure(Job): list<Entry> $fill */
+    private function add(Machine $machine, Member $by, RequestKey $key, \Closure $fill): int
+    {
+        $job = new Job($machine, $by, $this->clock->now());
+
+        return $this->once->run($key, $by, function () use ($job, $fill): int {
+            $this->entities->persist($job);
+            $entries = $fill($job);
+            array_map($this->entities->persist(...), $entries);
+            $this->entities->flush();
+            $this->recorder->recompute(new Record($job, $entries));
+
+            return $job->getId();
+        }) ?? throw new \LogicException('Taking in made a job.');
+    }
+}

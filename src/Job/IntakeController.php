@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Photo\UnusablePhoto;
+use AwakeShed\App\Show\Words;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Form\FormError;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+final class IntakeController extends AbstractController
+{
+    public function __construct(private readonly Intake $intake, private readonly Words $words)
+    {
+    }
+
+    #[Route('/take-in', name: 'take_in', methods: ['GET', 'POST'])]
+    #[IsGranted(JobVoter::RECORD)]
+    public function takeIn(Request $request, #[CurrentUser] Member $member): Response
+    {
+        $input = new IntakeInput();
+        $form = $this->createForm(IntakeType::class, $input);
+        $form->handleRequest($request);
+        if ($form->isSubmitted() && $form->isValid()) {
+            try {
+                $number = $this->intake->takeIn($input, $member, RequestKeyExtension::keyOf($form));
+                $this->addFlash('said', 'Taken in. Hang the tag on it: the number is above.');
+
+                return $this->redirectToRoute('job', ['job' => $number], Response::HTTP_SEE_OTHER);
+            } catch (UnusablePhoto $refusal) {
+                $form->get('photos')->addError(new FormError($this->words->refusal($refusal)));
+            }
+        }
+
+        return $this->render('job/take_in.html.twig', ['form' => $form]);
+    }
+
+    #[Route('/jobs/{job}/machine', name: 'job_machine', requirements: ['job' => JobResolver::NUMBER], methods: ['GET', 'POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function machine(Job $job, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $input = IntakeInput::of($job);
+        $form = $this->createForm(IntakeType::class, $input, ['with_claims' => false]);
+        $form->handleRequest($request);
+        if ($form->isSubmitted() && $form->isValid()) {
+            $this->intake->describe($job, $input, $member, RequestKeyExtension::keyOf($form));
+            $this->addFlash('said', 'Saved.');
+
+            return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+        }
+
+        return $this->render('job/machine.html.twig', ['form' => $form, 'job' => $job]);
+    }
+}

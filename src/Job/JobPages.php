@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Show\LineDrawing;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Fuel\FuelVerdict;
+use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Gate\GateWalk;
+use AwakeShed\Core\Gate\Standing;
+use AwakeShed\Core\Line\Element;
+use AwakeShed\Core\Line\Line;
+use AwakeShed\Core\Oil\OilVerdict;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+
+/** Works out what the pages of a job show. */
+final readonly class JobPages
+{
+    /** Acts that turn, fire or run the engine, in the words of the job page. */
+    private const ACTS = ['turn' => 'feel.pull', 'compression' => 'compression.gauge', 'spark' => 'spark.tester', 'start' => 'start.plain', 'run' => 'run.steady'];
+
+    public function __construct(
+        private Vocabulary $vocabulary,
+        private Gatekeeper $gatekeeper,
+        private GateWalk $walk,
+        private Line $line,
+        private UrlGeneratorInterface $addresses,
+    ) {
+    }
+
+    public function of(Record $record): JobPage
+    {
+        $case = $record->case();
+        $closed = $this->gatekeeper->closed($case);
+        $school = Standing::schoolOf($case);
+
+        return new JobPage(
+            $record->job,
+            $record,
+            $case,
+            LineDrawing::of($this->line->of($case), fn (Element $element): ?string => $this->roomOf($element, $record->job)),
+            $this->walk->of($case),
+            array_intersect_key($closed, array_flip(self::ACTS)),
+            array_keys(array_intersect(self::ACTS, array_keys($closed))),
+            OilVerdict::of($case, $this->vocabulary, $this->gatekeeper),
+            array_map(static fn ($jar): FuelVerdict => FuelVerdict::of($jar, $school), $case->jars),
+        );
+    }
+
+    /** Where an element is worked on; what has no room yet leads to what is known of it on the page itself. */
+    private function roomOf(Element $element, Job $job): string
+    {
+        [$route, $more] = match ($element) {
+            Element::Tank => ['fuel', ['sample' => 'tank']],
+            Element::Bowl => ['fuel', ['sample' => 'bowl']],
+            Element::Crankcase => ['gates', ['_fragment' => 'gate-oil']],
+            Element::Air => ['gates', ['_fragment' => 'gate-nests']],
+            Element::Cylinder => ['gates', ['_fragment' => 'gate-pull']],
+            default => ['job', ['_fragment' => 'known-'.$element->value]],
+        };
+
+        return $this->addresses->generate($route, ['job' => $job->getId()] + $more);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
+use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Fetches the job of an address, with its machine, in one query. */
+final readonly class JobResolver implements ValueResolverInterface
+{
+    /** A job's number in a route: what fits the database's integer. */
+    public const NUMBER = '[1-9]\d{0,8}';
+
+    public function __construct(private JobRepository $jobs)
+    {
+    }
+
+    /** @return iterable<Job> */
+    public function resolve(Request $request, ArgumentMetadata $argument): iterable
+    {
+        $number = $request->attributes->get('job');
+        if (Job::class !== $argument->getType() || !is_numeric($number)) {
+            return [];
+        }
+
+        return [$this->jobs->withMachine((int) $number) ?? throw new NotFoundHttpException('There is no such job.')];
+    }
+}

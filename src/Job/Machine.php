@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use AwakeShed\Core\Evidence\ChokeKind;
+use AwakeShed\Core\Evidence\Cycle;
+use AwakeShed\Core\Evidence\Feed;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
+use Doctrine\ORM\Mapping as ORM;
+
+/** A machine and whose it is; comes back season after season, each time with a new job. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['label'])]
+#[ORM\Index(columns: ['owner_name'])]
+class Machine
+{
+    public const LONGEST_TEXT = 120;
+
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\Column(enumType: MachineKind::class, length: 30)]
+    private MachineKind $kind;
+
+    #[ORM\Column(length: 120)]
+    private string $label;
+
+    #[ORM\Column(length: 120)]
+    private string $ownerName;
+
+    #[ORM\Column(length: 120)]
+    private string $ownerContact;
+
+    #[ORM\Column(enumType: Cycle::class, length: 20)]
+    private Cycle $cycle;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $displacementCc = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $compressionRatio = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?bool $compressionRelease = null;
+
+    #[ORM\Column(enumType: Feed::class, length: 20, nullable: true)]
+    private ?Feed $feed = null;
+
+    #[ORM\Column(enumType: ChokeKind::class, length: 20, nullable: true)]
+    private ?ChokeKind $choke = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $oilMl = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $tankMl = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $bladeMm = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $governedRpm = null;
+
+    /** @var array<string, mixed> */
+    #[ORM\Column]
+    private array $extras = [];
+
+    public function __construct(string $label, MachineFacts $facts, string $ownerName, string $ownerContact)
+    {
+        $this->describe($label, $facts, $ownerName, $ownerContact);
+    }
+
+    /** @throws \InvalidArgumentException when a text is too long or the label is empty */
+    public function describe(string $label, MachineFacts $facts, string $ownerName, string $ownerContact): void
+    {
+        if ('' === trim($label) || max(array_map(mb_strlen(...), [$label, $ownerName, $ownerContact])) > self::LONGEST_TEXT) {
+            throw new \InvalidArgumentException('A machine has a label, and no text of it is over 120 characters.');
+        }
+        $this->label = trim($label);
+        $this->ownerName = trim($ownerName);
+        $this->ownerContact = trim($ownerContact);
+        $this->kind = $facts->kind;
+        $this->cycle = $facts->cycle;
+        $this->displacementCc = $facts->displacementCc;
+        $this->compressionRatio = $facts->compressionRatio;
+        $this->compressionRelease = $facts->compressionRelease;
+        $this->feed = $facts->feed;
+        $this->choke = $facts->choke;
+        $this->oilMl = $facts->oilMl;
+        $this->tankMl = $facts->tankMl;
+        $this->bladeMm = $facts->bladeMm;
+        $this->governedRpm = $facts->governedRpm;
+        $this->extras = $facts->extras;
+    }
+
+    /** @param string|null $spokenFor ISO date, which belongs to the job */
+    public function facts(?string $spokenFor = null): MachineFacts
+    {
+        return new MachineFacts(
+            $this->kind,
+            $this->cycle,
+            $this->displacementCc,
+            $this->compressionRatio,
+            $this->compressionRelease,
+            $this->feed,
+            $this->choke,
+            $this->oilMl,
+            $this->tankMl,
+            $this->bladeMm,
+            $this->governedRpm,
+            $spokenFor,
+            $this->extras,
+        );
+    }
+
+    public function getId(): ?int
+    {
+        return $this->id;
+    }
+
+    public function getKind(): MachineKind
+    {
+        return $this->kind;
+    }
+
+    public function getLabel(): string
+    {
+        return $this->label;
+    }
+
+    public function getOwnerName(): string
+    {
+        return $this->ownerName;
+    }
+
+    public function getOwnerContact(): string
+    {
+        return $this->ownerContact;
+    }
+}

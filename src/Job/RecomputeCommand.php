@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use AwakeShed\App\Evidence\Recorder;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('shed:recompute', 'Works out anew, from the recorded entries, where every job stands; for after a change of the rules.')]
+final class RecomputeCommand extends Command
+{
+    private const AT_ONCE = 200;
+
+    public function __construct(
+        private readonly JobRepository $jobs,
+        private readonly Recorder $recorder,
+        private readonly EntityManagerInterface $entities,
+    ) {
+        parent::__construct();
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $done = 0;
+        foreach ($this->jobs->all() as $job) {
+            $this->recorder->recompute($this->recorder->open($job));
+            if (0 === ++$done % self::AT_ONCE) {
+                $this->entities->flush();
+                $this->entities->clear();
+                $output->writeln(\sprintf('%d jobs', $done));
+            }
+        }
+        $this->entities->flush();
+        $output->writeln(\sprintf('%d jobs worked out anew.', $done));
+
+        return Command::SUCCESS;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Gate\Stand;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The shed: the machines in it, what each waits for. */
+final class ShedController extends AbstractController
+{
+    #[Route('/', name: 'shed', methods: ['GET'])]
+    public function shed(Request $request, JobRepository $jobs): Response
+    {
+        $query = ShedQuery::fromAddress($request->query);
+
+        return $this->render('job/shed.html.twig', [
+            'query' => $query,
+            'rows' => $jobs->rows($query),
+            'counts' => $jobs->counts($query),
+            'kinds' => MachineKind::cases(),
+            'stands' => Stand::cases(),
+            'sorts' => ShedSort::cases(),
+        ]);
+    }
+
+    #[Route('/keys', name: 'keys', methods: ['GET'])]
+    public function keys(): Response
+    {
+        return $this->render('job/keys.html.twig');
+    }
+}

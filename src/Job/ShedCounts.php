@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+/** How many machines there are, by where they stand. */
+final readonly class ShedCounts
+{
+    /** @param array<string, int> $byStand machines in the shed, by stand */
+    public function __construct(public array $byStand, public int $handedBack)
+    {
+    }
+
+    public function inShed(): int
+    {
+        return array_sum($this->byStand);
+    }
+
+    /** How many rows the query has in all. */
+    public function of(ShedQuery $query): int
+    {
+        return match (true) {
+            $query->handedBack => $this->handedBack,
+            null !== $query->stand => $this->byStand[$query->stand->value],
+            default => $this->inShed(),
+        };
+    }
+
+    public function pages(ShedQuery $query): int
+    {
+        return max(1, (int) ceil($this->of($query) / ShedQuery::PAGE));
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Gate\Stand;
+
+/** What the shed shows of a job. */
+final readonly class ShedRow
+{
+    public function __construct(
+        public int $id,
+        public MachineKind $kind,
+        public string $label,
+        public string $ownerName,
+        public ?\DateTimeImmutable $wantedBy,
+        public \DateTimeImmutable $takenInAt,
+        public Stand $stand,
+        public string $waitsFor,
+        public ?\DateTimeImmutable $handedBackAt,
+    ) {
+    }
+}

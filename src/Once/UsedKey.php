@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Once;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+
+/** A request key whose change was made; inserted in the change's own transaction. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['used_at'])]
+class UsedKey
+{
+    #[ORM\Id, ORM\Column(length: 36, options: ['fixed' => true, 'charset' => 'ascii', 'collation' => 'ascii_bin'])]
+    private string $requestKey;
+
+    #[ORM\Column]
+    private int $memberId;
+
+    #[ORM\Column(type: Types::DATETIME_IMMUTABLE)]
+    private \DateTimeImmutable $usedAt;
+
+    /** The number of what the change made, where somebody would want to be led to it. */
+    #[ORM\Column(nullable: true)]
+    private ?int $made = null;
+
+    public function __construct(RequestKey $key, int $memberId, \DateTimeImmutable $usedAt)
+    {
+        $this->requestKey = $key->value;
+        $this->memberId = $memberId;
+        $this->usedAt = $usedAt;
+    }
+
+    public function getRequestKey(): string
+    {
+        return $this->requestKey;
+    }
+
+    public function getMemberId(): int
+    {
+        return $this->memberId;
+    }
+
+    public function getMade(): ?int
+    {
+        return $this->made;
+    }
+
+    public function getUsedAt(): \DateTimeImmutable
+    {
+        return $this->usedAt;
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Photo;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Once\Once;
+use League\Flysystem\FilesystemException;
+use Psr\Clock\ClockInterface;
+use Symfony\Bridge\Doctrine\Attribute\MapEntity;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+final class PhotoController extends AbstractController
+{
+    #[Route('/jobs/{job}/photos', name: 'photo_add', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function add(Job $job, Request $request, PhotoStore $store, Taps $taps, Once $once, #[CurrentUser] Member $member): Response
+    {
+        if (0 === $request->request->count() && [] === $request->files->all()) {
+            // PHP drops the whole form, token and all, when it is over post_max_size.
+            throw UnusablePhoto::tooLarge();
+        }
+        $key = $taps->check($request);
+        $sent = $request->files->all()['photos'] ?? [];
+        $files = array_filter(\is_array($sent) ? $sent : [$sent], static fn (mixed $file): bool => $file instanceof UploadedFile);
+        foreach ($files as $file) {
+            if (\in_array($file->getError(), [\UPLOAD_ERR_INI_SIZE, \UPLOAD_ERR_FORM_SIZE], true)) {
+                throw UnusablePhoto::tooLarge();
+            }
+            if (!$file->isValid()) {
+                throw UnusablePhoto::notAPicture();
+            }
+        }
+        $once->run($key, $member, static function () use ($files, $store, $job, $member): null {
+            foreach ($files as $file) {
+                $store->add($job, $member, $file->getPathname());
+            }
+
+            return null;
+        });
+        $this->addFlash('said', [] === $files ? 'Choose a picture first.' : 'Saved.');
+
+        return $this->redirectToRoute('job', ['job' => $job->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/photos/{id}/remove', name: 'photo_remove', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(PhotoVoter::REMOVE, 'photo')]
+    public function remove(#[MapEntity] Photo $photo, Request $request, Taps $taps, Once $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    {
+        $once->run($taps->check($request), $member, static function () use ($photo, $clock): null {
+            null === $photo->getRemovedAt() ? $photo->remove($clock->now()) : $photo->bringBack();
+
+            return null;
+        });
+        if (null !== $photo->getRemovedAt()) {
+            $this->addFlash('photo_removed', (string) $photo->getId());
+        }
+
+        return $this->redirectToRoute('job', ['job' => $photo->getJob()->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/photos/{id}/{size}.jpg', name: 'photo', requirements: ['id' => JobResolver::NUMBER], methods: ['GET'])]
+    public function show(#[MapEntity] Photo $photo, PhotoSize $size, PhotoStore $store): Response
+    {
+        try {
+            $stream = $store->read($photo, $size);
+        } catch (FilesystemException) {
+            throw $this->createNotFoundException('The picture is gone from the store.');
+        }
+
+        return new StreamedResponse(static function () use ($stream): void {
+            fpassthru($stream);
+        }, headers: [
+            'Content-Type' => 'image/jpeg',
+            // A picture never changes; it may stay in this browser, and nowhere else.
+            'Cache-Control' => 'private, max-age=604800, immutable',
+            'X-Keep-Cache-Control' => '1',
+        ]);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Show;
+
+use AwakeShed\Core\Fuel\JarLayers;
+use AwakeShed\Core\Fuel\JarLook;
+
+/**
+ * A jar to scale: one unit of the drawing's height is the same volume and the same height everywhere in it.
+ */
+final readonly class JarDrawing
+{
+    public const WIDTH = 320;
+    public const HEIGHT = 380;
+
+    /** Where the inside of the jar is drawn. */
+    public const LEFT = 80;
+    public const RIGHT = 230;
+    public const TOP = 20;
+    public const BOTTOM = 350;
+
+    /**
+     * @param list<JarTick> $volumeTicks
+     * @param list<JarTick> $heightTicks
+     */
+    private function __construct(
+        public JarLayers $layers,
+        public JarLook $look,
+        public float $fullScaleMl,
+        public array $volumeTicks,
+        public array $heightTicks,
+    ) {
+    }
+
+    public static function of(JarLayers $layers, JarLook $look): self
+    {
+        $total = max(1.0, $layers->total->inMillilitres());
+        $fullScale = self::roundUp(1.15 * $total);
+        $millimetresFull = $layers->height->inMillimetres() * $fullScale / $total;
+
+        return new self(
+            $layers,
+            $look,
+            $fullScale,
+            self::ticks($fullScale, self::step($fullScale)),
+            self::ticks($millimetresFull, self::step($millimetresFull)),
+        );
+    }
+
+    public function surface(): float
+    {
+        return self::levelOf($this->layers->total->inMillilitres() / $this->fullScaleMl);
+    }
+
+    public function boundary(): float
+    {
+        return self::levelOf($this->layers->lower->inMillilitres() / $this->fullScaleMl);
+    }
+
+    /** @return list<JarTick> */
+    private static function ticks(float $full, float $step): array
+    {
+        $ticks = [];
+        for ($amount = 0.0; $amount <= $full + 1e-9; $amount += $step) {
+            $ticks[] = new JarTick(self::levelOf($amount / $full), $amount);
+        }
+
+        return $ticks;
+    }
+
+    private static function levelOf(float $share): float
+    {
+        return round(self::BOTTOM - $share * (self::BOTTOM - self::TOP), 2);
+    }
+
+    /** About six ticks at 1, 2 or 5 times a power of ten. */
+    private static function step(float $full): float
+    {
+        $power = 10 ** floor(log10($full / 6));
+        foreach ([1, 2, 5] as $factor) {
+            if ($factor * $power >= $full / 6) {
+                return $factor * $power;
+            }
+        }
+
+        return 10 * $power;
+    }
+
+    private static function roundUp(float $amount): float
+    {
+        $step = self::step($amount);
+
+        return $step * ceil($amount / $step);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Show;
+
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Quantity;
+use AwakeShed\Core\Units\Unit;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** Writes quantities in the reader's units. */
+final readonly class Quantities
+{
+    public function __construct(private Reader $reader, private TranslatorInterface $translator)
+    {
+    }
+
+    public function unit(Measure $measure): Unit
+    {
+        return $measure->unit($this->reader->units());
+    }
+
+    /** With its unit, e.g. "12.5 mL". */
+    public function show(Quantity $quantity, Measure $measure): string
+    {
+        $unit = $this->unit($measure);
+
+        return $this->number($quantity->in($unit), $measure->decimals($unit)).' '.$unit->symbol();
+    }
+
+    /** Without its unit, for a field that has it beside it; finer than shown, so that saving does not change it. */
+    public function field(Quantity $quantity, Measure $measure): string
+    {
+        return self::plain($quantity->in($this->unit($measure)), 4);
+    }
+
+    /** Without trailing zeros, which would claim a precision nobody read. */
+    public function number(float $amount, int $decimals): string
+    {
+        $formatter = new \NumberFormatter($this->reader->locale(), \NumberFormatter::DECIMAL);
+        $formatter->setAttribute(\NumberFormatter::MAX_FRACTION_DIGITS, $decimals);
+
+        return (string) $formatter->format(round($amount, $decimals) + 0.0);
+    }
+
+    /** To the second below two minutes, to the minute below two hours. */
+    public function time(Duration $duration): string
+    {
+        $seconds = $duration->inSeconds();
+        [$unit, $decimals] = match (true) {
+            $seconds < 120 => [DurationUnit::Second, 0],
+            $seconds < 7200 => [DurationUnit::Minute, 0],
+            default => [DurationUnit::Hour, 1],
+        };
+
+        return $this->number($duration->in($unit), $decimals).' '.$this->translator->trans($unit->symbol());
+    }
+
+    private static function plain(float $amount, int $decimals): string
+    {
+        $text = number_format($amount, $decimals, '.', '');
+
+        return rtrim(rtrim($text, '0'), '.');
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Show;
+
+use AwakeShed\App\Evidence\ClosedTest;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Blocker;
+use AwakeShed\Core\Gate\BlockerKind;
+use AwakeShed\Core\Refusal;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Translation\TranslatorBagInterface;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** Puts the core's ids and refusals into the reader's words (translations/trade.*, translations/refusals.*). */
+final readonly class Words
+{
+    public function __construct(#[Autowire(service: 'translator')] private TranslatorInterface&TranslatorBagInterface $translator, private Vocabulary $vocabulary)
+    {
+    }
+
+    public function test(string $id): string
+    {
+        return $this->trade('test.'.$id) ?? self::spelledOut($id);
+    }
+
+    /** How the test is made, in a sentence; null where nothing is written yet. */
+    public function how(string $test): ?string
+    {
+        return $this->trade('how.'.$test);
+    }
+
+    public function outcome(string $test, string $outcome): string
+    {
+        return $this->trade('outcome.'.$test.'.'.$outcome) ?? $this->trade('outcome.'.$outcome) ?? ucfirst(str_replace('_', ' ', $outcome));
+    }
+
+    /** @return list<string> outcome ids of a test, in the vocabulary's order; none when its outcome is a number */
+    public function outcomesOf(string $test): array
+    {
+        return $this->vocabulary->test($test)->outcomes ?? [];
+    }
+
+    public function fault(string $id): string
+    {
+        return $this->trade('fault.'.$id) ?? $this->vocabulary->faults[$id] ?? self::spelledOut($id);
+    }
+
+    /** Why a hold closes what it closes, in a sentence. */
+    public function hold(string $id): string
+    {
+        return $this->trade('hold.'.$id) ?? self::spelledOut($id);
+    }
+
+    /** What a finding or a cure says, e.g. "Oil level: far over the mark". */
+    public function event(Finding|PutRight $event): string
+    {
+        if ($event instanceof PutRight) {
+            return $this->translator->trans('Put right: %fault%', ['%fault%' => $this->fault($event->fault)]);
+        }
+
+        return $this->test($event->test).': '.$this->saying($event);
+    }
+
+    /** What a finding says, without naming its test. */
+    public function saying(Finding $finding): string
+    {
+        if (null !== $finding->number) {
+            return trim(rtrim(rtrim(number_format($finding->number, 2, '.', ''), '0'), '.').' '.($this->trade('unit.'.$finding->test) ?? ''));
+        }
+
+        return implode(', ', array_map(fn (string $outcome): string => $this->outcome($finding->test, $outcome), $finding->outcomes));
+    }
+
+    /** What opens a closed test, in a sentence. */
+    public function blocker(Blocker $blocker): string
+    {
+        return match ($blocker->kind) {
+            BlockerKind::Look => $this->translator->trans('First: %look%.', ['%look%' => $this->test($blocker->until)]),
+            BlockerKind::LookAgain => $this->translator->trans('Put right since; look again: %look%.', ['%look%' => $this->test($blocker->until)]),
+            BlockerKind::Hold => $this->hold($blocker->until),
+        };
+    }
+
+    public function closedTest(ClosedTest $closed): string
+    {
+        return $this->translator->trans('%test% is closed for now.', ['%test%' => $this->test($closed->test)]).' '
+            .implode(' ', array_map($this->blocker(...), $closed->blockers));
+    }
+
+    /** What a job waits for: the id of a hold, of a look, or of a step of ours. */
+    public function waitsFor(string $id): string
+    {
+        return $this->trade('waits.'.$id) ?? match (true) {
+            '' === $id => '',
+            isset($this->vocabulary->tests[$id]) => $this->test($id),
+            default => $this->hold($id),
+        };
+    }
+
+    public function refusal(Refusal $refusal): string
+    {
+        return $this->translator->trans($refusal->reason(), $refusal->figures(), 'refusals');
+    }
+
+    private function trade(string $key): ?string
+    {
+        return $this->translator->getCatalogue()->has($key, 'trade') ? $this->translator->trans($key, [], 'trade') : null;
+    }
+
+    private static function spelledOut(string $id): string
+    {
+        return ucfirst(str_replace(['_', '.'], [' ', ': '], $id));
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Waste;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+
+/** A volume put into one of the waste cans; taken back when it was written down wrongly, never deleted. */
+#[ORM\Entity(repositoryClass: WasteRepository::class)]
+#[ORM\Index(columns: ['stream', 'taken_back_at'])]
+class WastePortion
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+    private Job $job;
+
+    #[ORM\Column(enumType: WasteStream::class, length: 30)]
+    private WasteStream $stream;
+
+    #[ORM\Column]
+    private float $millilitres;
+
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+    private Member $by;
+
+    #[ORM\Column(type: Types::DATETIME_IMMUTABLE)]
+    private \DateTimeImmutable $at;
+
+    #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
+    private ?\DateTimeImmutable $takenBackAt = null;
+
+    /** @throws \AwakeShed\Core\Units\ImpossibleAmount unless 1 mL to 100 L */
+    public function __construct(Job $job, WasteStream $stream, Volume $volume, Member $by, \DateTimeImmutable $at)
+    {
+        self::bounds()->demand($volume);
+        $this->job = $job;
+        $this->stream = $stream;
+        $this->millilitres = $volume->inMillilitres();
+        $this->by = $by;
+        $this->at = $at;
+    }
+
+    public static function bounds(): Interval
+    {
+        return new Interval(1.0, 100_000.0, VolumeUnit::Millilitre);
+    }
+
+    public function takeBack(\DateTimeImmutable $at): void
+    {
+        $this->takenBackAt ??= $at;
+    }
+
+    public function getId(): int
+    {
+        return $this->id ?? throw new \LogicException('A portion has its number once it is saved.');
+    }
+
+    public function getJob(): Job
+    {
+        return $this->job;
+    }
+
+    public function getStream(): WasteStream
+    {
+        return $this->stream;
+    }
+
+    public function getVolume(): Volume
+    {
+        return Volume::millilitres($this->millilitres);
+    }
+
+    public function getBy(): Member
+    {
+        return $this->by;
+    }
+
+    public function getAt(): \DateTimeImmutable
+    {
+        return $this->at;
+    }
+
+    public function getTakenBackAt(): ?\DateTimeImmutable
+    {
+        return $this->takenBackAt;
+    }
+}
