@@ -18,6 +18,12 @@ final readonly class GateState
     {
     }
 
+    /** Nothing of it is needed: it is worth the minute, no more. */
+    public function isOptional(): bool
+    {
+        return [] === $this->gate->needed && [] === $this->holds;
+    }
+
     public function isPassed(): bool
     {
         return [] === $this->missing && [] === $this->holds;

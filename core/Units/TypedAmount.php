@@ -35,6 +35,7 @@ final readonly class TypedAmount
         if (mb_strlen(trim($text)) > self::LONGEST_TEXT || 1 !== preg_match('/\A([^\p{L}°"µ]*\d[.,]?)\s*(\D*)\z/u', trim($text), $parts)) {
             throw UnreadableAmount::notANumber($shown);
         }
+
         return new self(DecimalText::parse($parts[1]), self::unit($parts[2], $default, $allowed), $shown);
     }
 

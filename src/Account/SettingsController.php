@@ -17,7 +17,8 @@ final class SettingsController extends AbstractController
     #[Route('/me', name: 'me', methods: ['GET', 'POST'])]
     public function me(
         Request $request,
-        #[CurrentUser] Member $member,
+        #[CurrentUser]
+        Member $member,
         UserPasswordHasherInterface $hasher,
         EntityManagerInterface $entities,
     ): Response {

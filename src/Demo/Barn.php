@@ -169,15 +169,14 @@ final class Barn
         if (false === $picture) {
             throw new \RuntimeException('No memory for a picture.');
         }
-        $colour = static fn (int $red, int $green, int $blue): int => (int) imagecolorallocate($picture, $red, $green, $blue);
-        imagefilledrectangle($picture, 0, 0, 800, 600, $colour(206, 200, 182));
-        imagefilledrectangle($picture, 0, 430, 800, 600, $colour(120, 104, 82));
-        imagefilledrectangle($picture, 180, 330, 620, 430, 0 === $variant ? $colour(46, 110, 74) : $colour(196, 150, 40));
-        imagefilledrectangle($picture, 320, 230, 480, 330, $colour(70, 74, 72));
-        imagefilledellipse($picture, 230, 440, 110, 110, $colour(30, 30, 30));
-        imagefilledellipse($picture, 570, 440, 110, 110, $colour(30, 30, 30));
+        imagefilledrectangle($picture, 0, 0, 800, 600, self::colour($picture, 206, 200, 182));
+        imagefilledrectangle($picture, 0, 430, 800, 600, self::colour($picture, 120, 104, 82));
+        imagefilledrectangle($picture, 180, 330, 620, 430, 0 === $variant ? self::colour($picture, 46, 110, 74) : self::colour($picture, 196, 150, 40));
+        imagefilledrectangle($picture, 320, 230, 480, 330, self::colour($picture, 70, 74, 72));
+        imagefilledellipse($picture, 230, 440, 110, 110, self::colour($picture, 30, 30, 30));
+        imagefilledellipse($picture, 570, 440, 110, 110, self::colour($picture, 30, 30, 30));
         imagesetthickness($picture, 12);
-        imageline($picture, 600, 340, 730, 120, $colour(60, 60, 60));
+        imageline($picture, 600, 340, 730, 120, self::colour($picture, 60, 60, 60));
         $file = tempnam(sys_get_temp_dir(), 'demo');
         if (false === $file) {
             throw new \RuntimeException('No room for a picture.');
@@ -185,5 +184,15 @@ final class Barn
         imagepng($picture, $file);
         $this->photos->add($job, $by, $file);
         unlink($file);
+    }
+
+    /**
+     * @param int<0, 255> $red
+     * @param int<0, 255> $green
+     * @param int<0, 255> $blue
+     */
+    private static function colour(\GdImage $picture, int $red, int $green, int $blue): int
+    {
+        return (int) imagecolorallocate($picture, $red, $green, $blue);
     }
 }

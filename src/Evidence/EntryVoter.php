@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\Core\Evidence\PutRight;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Security\Core\Authorization\AccessDecisionManagerInterface;
 use Symfony\Component\Security\Core\Authorization\Voter\Vote;
 use Symfony\Component\Security\Core\Authorization\Voter\Voter;
-use AwakeShed\Core\Evidence\PutRight;
 
 /**
  * Everybody corrects what they recorded themselves; a technician corrects anybody's. A cure stays a technician's

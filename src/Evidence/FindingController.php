@@ -75,7 +75,7 @@ final class FindingController extends AbstractController
     }
 
     /**
-     * @throws \AwakeShed\Core\Evidence\UnknownWord     when the test is none of the vocabulary's
+     * @throws \AwakeShed\Core\Evidence\UnknownWord   when the test is none of the vocabulary's
      * @throws \AwakeShed\Core\Units\UnreadableAmount when it takes a number and this is none
      */
     private function finding(Request $request): Finding

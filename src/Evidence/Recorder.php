@@ -139,7 +139,7 @@ final readonly class Recorder
     {
         $record->settle();
         $case = $record->case();
-        $record->job->stand(Standing::of($case, $this->walk->of($case)));
+        $record->job->nowStands(Standing::of($case, $this->walk->of($case)));
     }
 
     /** @param \Closure(Record): Entry $make */

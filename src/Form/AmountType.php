@@ -71,6 +71,8 @@ final class AmountType extends AbstractType
     public function configureOptions(OptionsResolver $resolver): void
     {
         $resolver->setDefaults([
+            // Text goes in and comes out; a quantity lies only behind the transformer.
+            'data_class' => null,
             'possible' => null,
             'usual' => null,
             'required' => false,

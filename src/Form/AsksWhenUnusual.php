@@ -26,7 +26,11 @@ final readonly class AsksWhenUnusual
     {
     }
 
-    /** @param FormBuilderInterface<mixed> $builder */
+    /**
+     * @template T
+     *
+     * @param FormBuilderInterface<T> $builder
+     */
     public function listen(FormBuilderInterface $builder): void
     {
         $builder->add(self::ANSWER, CheckboxType::class, ['mapped' => false, 'required' => false, 'label' => 'Yes, it is so']);

@@ -10,7 +10,6 @@ use Symfony\Component\Form\Extension\Core\Type\FormType;
 use Symfony\Component\Form\Extension\Core\Type\HiddenType;
 use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\Form\FormInterface;
-use Symfony\Component\Form\FormView;
 use Symfony\Component\OptionsResolver\OptionsResolver;
 
 /** Gives a form that asks for it a request key, and keeps it through refusals so that a resend is known. */
@@ -25,13 +24,6 @@ final class RequestKeyExtension extends AbstractTypeExtension
         }
     }
 
-    public function buildView(FormView $view, FormInterface $form, array $options): void
-    {
-        if (true === $options['once']) {
-            $view->vars['attr']['data-once'] = '';
-        }
-    }
-
     public function configureOptions(OptionsResolver $resolver): void
     {
         $resolver->setDefault('once', false);
@@ -43,7 +35,11 @@ final class RequestKeyExtension extends AbstractTypeExtension
         return [FormType::class];
     }
 
-    /** @param FormInterface<mixed> $form a submitted form with the option `once` */
+    /**
+     * @template T
+     *
+     * @param FormInterface<T> $form a submitted form with the option `once`
+     */
     public static function keyOf(FormInterface $form): RequestKey
     {
         $text = $form->get(self::FIELD)->getData();

@@ -16,6 +16,7 @@ use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\Once;
 use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Show\Quantities;
 use AwakeShed\App\Show\Words;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
@@ -56,6 +57,7 @@ final class FuelController extends AbstractController
         private readonly Words $words,
         private readonly TranslatorInterface $translator,
         private readonly WasteRepository $waste,
+        private readonly Quantities $quantities,
         private readonly Taps $taps,
         private readonly Once $once,
     ) {
@@ -84,7 +86,7 @@ final class FuelController extends AbstractController
                     $member,
                     RequestKeyExtension::keyOf($form),
                     fn (Record $record): JarReading => $this->apply($input, $part, $sample, $record, $form),
-                    self::asTyped($form),
+                    $this->asTyped($form),
                 );
                 $this->addFlash('saved', 'Saved.');
 
@@ -168,7 +170,11 @@ final class FuelController extends AbstractController
         return $response;
     }
 
-    /** @param FormInterface<mixed>|null $tried a form that was refused, shown again with what was typed */
+    /**
+     * @template T
+     *
+     * @param FormInterface<T>|null $tried a form that was refused, shown again with what was typed
+     */
     private function page(Job $job, JarSample $sample, ?FormInterface $tried = null, ?JarPart $triedPart = null, ?int $basedOn = null): Response
     {
         $fuel = $this->pages->of($job, $sample);
@@ -192,14 +198,14 @@ final class FuelController extends AbstractController
         ], new Response(status: null === $tried ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
-    /** @return FormInterface<JarInput|null> */
+    /** @return FormInterface<JarInput> */
     private function form(JarPart $part, JarReading $jar, ?int $basedOn): FormInterface
     {
         $input = $part->input($jar);
         if ($input instanceof TankInput) {
             $now = $this->clock->now();
-            $input->now ??= $this->weather->at($now);
-            $input->tonight ??= $this->weather->lowAfter($now);
+            $input->now ??= $this->quantities->rounded($this->weather->at($now), Measure::AirTemperature);
+            $input->tonight ??= $this->quantities->rounded($this->weather->lowAfter($now), Measure::AirTemperature);
         }
 
         return $this->forms->createNamed($part->value, JarPartType::class, $input, ['part' => $part, 'based_on' => $basedOn]);
@@ -220,7 +226,9 @@ final class FuelController extends AbstractController
     }
 
     /**
-     * @param FormInterface<mixed> $form
+     * @template T
+     *
+     * @param FormInterface<T> $form
      *
      * @throws Refusal          when the readings are impossible
      * @throws ChangedMeanwhile
@@ -238,18 +246,21 @@ final class FuelController extends AbstractController
     }
 
     /**
-     * @param FormInterface<mixed> $form
+     * @template T
+     *
+     * @param FormInterface<T> $form
      *
      * @return array<string, string> what was typed into each amount, with the unit it was meant in
      */
-    private static function asTyped(FormInterface $form): array
+    private function asTyped(FormInterface $form): array
     {
         $typed = [];
         foreach ($form as $name => $field) {
             $measure = $field->getConfig()->getOption('measure');
             $text = $field->getViewData();
             if ($measure instanceof Measure && \is_string($text) && '' !== trim($text)) {
-                $typed[(string) $name] = trim($text).(is_numeric(str_replace(',', '.', trim($text))) ? ' '.$field->createView()->vars['unit'] : '');
+                $isBare = 1 === preg_match('/\d[.,]?\z/', trim($text));
+                $typed[$name] = trim($text).($isBare ? ' '.$this->quantities->unit($measure)->symbol() : '');
             }
         }
 

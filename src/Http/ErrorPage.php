@@ -10,7 +10,6 @@ use AwakeShed\App\Evidence\StaleEntry;
 use AwakeShed\App\Show\Words;
 use AwakeShed\Core\Refusal;
 use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\DBAL\Exception\ConnectionLost;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
 use Symfony\Component\HttpFoundation\Response;
@@ -49,7 +48,7 @@ final readonly class ErrorPage
     private function judge(\Throwable $failure): array
     {
         for ($cause = $failure; null !== $cause; $cause = $cause->getPrevious()) {
-            if ($cause instanceof ConnectionException || $cause instanceof ConnectionLost) {
+            if ($cause instanceof ConnectionException) {
                 return [Response::HTTP_SERVICE_UNAVAILABLE, 'database', null];
             }
         }

@@ -59,7 +59,7 @@ final class IntakeType extends AbstractType
     {
         $builder
             ->add('kind', ChipsType::class, ['label' => 'Kind of machine', 'required' => true] + $this->choices->ofEnum(MachineKind::class, 'kind'))
-            ->add('label', TextType::class, ['label' => 'Name of the machine', 'help' => 'Maker, model, colour: what you would call it across the barn.'])
+            ->add('label', TextType::class, ['label' => 'Name of the machine', 'help' => 'Maker, model, color: what you would call it across the barn.'])
             ->add('ownerName', TextType::class, ['label' => 'Owner'])
             ->add('ownerContact', TextType::class, ['label' => 'How to reach them', 'required' => false])
             ->add('wantedBy', DateType::class, ['label' => 'Wanted by', 'required' => false, 'widget' => 'single_text', 'input' => 'datetime_immutable'])
@@ -106,8 +106,8 @@ final class IntakeType extends AbstractType
     }
 
     /**
-     * @param key-of<MachineFacts::BOUNDS>                      $fact
-     * @param class-string<\AwakeShed\Core\Units\Quantity>      $quantity
+     * @param key-of<MachineFacts::BOUNDS>                 $fact
+     * @param class-string<\AwakeShed\Core\Units\Quantity> $quantity
      *
      * @return array<string, mixed>
      */

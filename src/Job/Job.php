@@ -81,7 +81,7 @@ class Job
         $this->extras = $extras;
     }
 
-    public function stand(Standing $standing): void
+    public function nowStands(Standing $standing): void
     {
         $this->stand = $standing->stand;
         $this->waitsFor = $standing->waitsFor;

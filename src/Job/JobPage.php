@@ -8,7 +8,6 @@ use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Show\LineDrawing;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\FuelVerdict;
-use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\GateState;
 use AwakeShed\Core\Oil\OilVerdict;
 
@@ -16,10 +15,9 @@ use AwakeShed\Core\Oil\OilVerdict;
 final readonly class JobPage
 {
     /**
-     * @param list<GateState>                     $gates
-     * @param array<string, non-empty-list<Blocker>> $closed  the acts that turn, fire or run the engine and are closed, by test
-     * @param list<string>                        $shut     the same acts' stages in short: turn, spark, start, run
-     * @param array<string, FuelVerdict>          $fuel     by sample, where a jar was read
+     * @param list<GateState>            $gates
+     * @param list<ShutActs>             $shut  what keeps the engine from being turned, fired or run
+     * @param array<string, FuelVerdict> $fuel  by sample, where a jar was read
      */
     public function __construct(
         public Job $job,
@@ -27,7 +25,6 @@ final readonly class JobPage
         public CaseFile $case,
         public LineDrawing $line,
         public array $gates,
-        public array $closed,
         public array $shut,
         public OilVerdict $oil,
         public array $fuel,
@@ -36,6 +33,11 @@ final readonly class JobPage
 
     public function gatesPassed(): int
     {
-        return \count(array_filter($this->gates, static fn (GateState $gate): bool => $gate->isPassed()));
+        return \count(array_filter($this->gates, static fn (GateState $gate): bool => !$gate->isOptional() && $gate->isPassed()));
+    }
+
+    public function gatesNeeded(): int
+    {
+        return \count(array_filter($this->gates, static fn (GateState $gate): bool => !$gate->isOptional()));
     }
 }

@@ -19,8 +19,8 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 /** Works out what the pages of a job show. */
 final readonly class JobPages
 {
-    /** Acts that turn, fire or run the engine, in the words of the job page. */
-    private const ACTS = ['turn' => 'feel.pull', 'compression' => 'compression.gauge', 'spark' => 'spark.tester', 'start' => 'start.plain', 'run' => 'run.steady'];
+    /** The acts that turn, fire or run the engine, one of each kind. */
+    private const ACTS = ['feel.pull', 'compression.gauge', 'spark.tester', 'start.plain', 'run.steady'];
 
     public function __construct(
         private Vocabulary $vocabulary,
@@ -34,17 +34,15 @@ final readonly class JobPages
     public function of(Record $record): JobPage
     {
         $case = $record->case();
-        $closed = $this->gatekeeper->closed($case);
         $school = Standing::schoolOf($case);
 
         return new JobPage(
             $record->job,
             $record,
             $case,
-            LineDrawing::of($this->line->of($case), fn (Element $element): ?string => $this->roomOf($element, $record->job)),
+            LineDrawing::of($this->line->of($case), fn (Element $element): string => $this->roomOf($element, $record->job)),
             $this->walk->of($case),
-            array_intersect_key($closed, array_flip(self::ACTS)),
-            array_keys(array_intersect(self::ACTS, array_keys($closed))),
+            ShutActs::by(array_intersect_key($this->gatekeeper->closed($case), array_flip(self::ACTS))),
             OilVerdict::of($case, $this->vocabulary, $this->gatekeeper),
             array_map(static fn ($jar): FuelVerdict => FuelVerdict::of($jar, $school), $case->jars),
         );

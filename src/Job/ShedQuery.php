@@ -29,7 +29,9 @@ final readonly class ShedQuery
     /**
      * An address somebody has mangled shows the whole shed rather than an error.
      *
-     * @param InputBag<bool|float|int|string> $query
+     * @template T of bool|float|int|string
+     *
+     * @param InputBag<T> $query
      */
     public static function fromAddress(InputBag $query): self
     {

@@ -19,7 +19,7 @@ final readonly class Once
 
     /**
      * @param \Closure(): (int|null) $change returns the number of what it made, if anybody will ask for it; whatever it
-     *                                      throws undoes it, key and all, so that the same key may try again
+     *                                       throws undoes it, key and all, so that the same key may try again
      *
      * @return int|null the number of what was made, now or by the first request with this key
      */

@@ -36,7 +36,7 @@ final readonly class PhotoStore
      *
      * @param string $path of a file somebody sent
      *
-     * @throws UnusablePhoto                           when it is no JPEG, PNG or WebP picture, or too large a one
+     * @throws UnusablePhoto                         when it is no JPEG, PNG or WebP picture, or too large a one
      * @throws \League\Flysystem\FilesystemException when it cannot be stored
      */
     public function add(Job $job, Member $by, string $path): Photo

@@ -18,7 +18,7 @@ final readonly class JarDrawing
     /** Where the inside of the jar is drawn. */
     public const LEFT = 80;
     public const RIGHT = 230;
-    public const TOP = 20;
+    public const TOP = 34;
     public const BOTTOM = 350;
 
     /**

@@ -37,8 +37,8 @@ final readonly class LineDrawing
     }
 
     /**
-     * @param non-empty-list<ElementState>       $states in the order of the line
-     * @param \Closure(Element): (string|null) $address where touching an element leads; null where there is no room for it yet
+     * @param non-empty-list<ElementState>     $states  in the order of the line
+     * @param \Closure(Element): string    $address where touching an element leads
      */
     public static function of(array $states, \Closure $address): self
     {

@@ -16,7 +16,7 @@ final readonly class LineNode
         public int $top,
         public int $width,
         public int $height,
-        public ?string $address,
+        public string $address,
     ) {
     }
 }

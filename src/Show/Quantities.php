@@ -33,7 +33,25 @@ final readonly class Quantities
     /** Without its unit, for a field that has it beside it; finer than shown, so that saving does not change it. */
     public function field(Quantity $quantity, Measure $measure): string
     {
-        return self::plain($quantity->in($this->unit($measure)), 4);
+        $unit = $this->unit($measure);
+
+        return self::plain($quantity->in($unit), $measure->decimals($unit) + 1);
+    }
+
+    /**
+     * As finely as it is shown: for an estimate offered in a field, whose digits would claim too much.
+     *
+     * @template Q of Quantity
+     *
+     * @param Q $quantity
+     *
+     * @return Q
+     */
+    public function rounded(Quantity $quantity, Measure $measure): Quantity
+    {
+        $unit = $this->unit($measure);
+
+        return $quantity::of(round($quantity->in($unit), $measure->decimals($unit)), $unit);
     }
 
     /** Without trailing zeros, which would claim a precision nobody read. */
@@ -62,6 +80,6 @@ final readonly class Quantities
     {
         $text = number_format($amount, $decimals, '.', '');
 
-        return rtrim(rtrim($text, '0'), '.');
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 }

@@ -46,9 +46,8 @@ final class WasteController extends AbstractController
     {
         $form = $this->createForm(WasteType::class);
         $form->handleRequest($request);
-        $data = $form->getData();
-        if ($form->isSubmitted() && $form->isValid() && \is_array($data) && $data['stream'] instanceof WasteStream && $data['volume'] instanceof Volume) {
-            [$stream, $volume] = [$data['stream'], $data['volume']];
+        [$stream, $volume] = [$form->get('stream')->getData(), $form->get('volume')->getData()];
+        if ($form->isSubmitted() && $form->isValid() && $stream instanceof WasteStream && $volume instanceof Volume) {
             $this->once->run(RequestKeyExtension::keyOf($form), $member, function () use ($job, $stream, $volume, $member): null {
                 $this->entities->persist(new WastePortion($job, $stream, $volume, $member, $this->clock->now()));
 

@@ -18,7 +18,7 @@ use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\OptionsResolver\OptionsResolver;
 use Symfony\Component\Validator\Constraints\NotNull;
 
-/** @extends AbstractType<array{stream: WasteStream|null, volume?: Volume|null}> */
+/** @extends AbstractType<array<string, mixed>> */
 final class WasteType extends AbstractType
 {
     public function __construct(private readonly ChipChoices $choices, private readonly AsksWhenUnusual $asksWhenUnusual)
