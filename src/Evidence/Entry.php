@@ -17,7 +17,7 @@ use Doctrine\ORM\Mapping as ORM;
 
 /**
  * One submission to a job's record: who, when, what. Entries are only ever added; a correction or a withdrawal
- * strikes its target, and striking that one in turn brings the target back.
+ * strikes its target, and taking that one back brings the target back ({@see Record::settle()}).
  *
  * @phpstan-import-type JarArray from JarReading
  */

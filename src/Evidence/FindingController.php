@@ -11,6 +11,7 @@ use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\UnknownWord;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Units\DecimalText;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -59,6 +60,9 @@ final class FindingController extends AbstractController
             static fn (Finding|PutRight $event): Finding|PutRight => $event instanceof Finding && $event->test === $corrected->test ? $corrected : $event,
             $entry->events(),
         );
+        if (!\in_array($corrected, $events, true)) {
+            throw UnknownWord::test($corrected->test);
+        }
         $this->recorder->correct($entry, $member, $key, $events);
 
         return $this->saved($entry->getJob(), $request);
@@ -75,7 +79,7 @@ final class FindingController extends AbstractController
     }
 
     /**
-     * @throws \AwakeShed\Core\Evidence\UnknownWord   when the test is none of the vocabulary's
+     * @throws UnknownWord                            when the test is none of the vocabulary's
      * @throws \AwakeShed\Core\Units\UnreadableAmount when it takes a number and this is none
      */
     private function finding(Request $request): Finding

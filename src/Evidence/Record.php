@@ -93,17 +93,21 @@ final readonly class Record
     }
 
     /**
-     * Strikes what unstruck corrections and withdrawals point at. Walking from the newest back settles it in one
-     * pass, because an entry only ever points at an older one.
+     * Strikes what corrections and withdrawals point at.
+     *
+     * A correction strikes its target for good, also when it is itself corrected: the newest of the chain speaks for
+     * all. A withdrawal strikes its target and lets go what that one had struck. Walking from the newest back settles
+     * it in one pass, because an entry only ever points at an older one.
      */
     public function settle(): void
     {
-        $struck = [];
+        $struckBy = [];
         foreach (array_reverse($this->entries) as $entry) {
-            $entry->strike(isset($struck[$entry->getId()]));
+            $by = $struckBy[$entry->getId()] ?? null;
+            $entry->strike(null !== $by);
             $target = $entry->getTarget();
-            if (null !== $target && !$entry->isStruck()) {
-                $struck[$target->getId()] = true;
+            if (null !== $target && EntryKind::Withdrawal !== $by) {
+                $struckBy[$target->getId()] = $entry->getKind();
             }
         }
     }

@@ -58,16 +58,24 @@ final readonly class CaseFiles
         $error = (new Validator(max_errors: 50))
             ->validate($tree, (string) file_get_contents(CaseFormat::SCHEMA))
             ->error();
-        if (null === $error) {
-            return [];
-        }
-        /** @var list<CaseProblem> $problems */
-        $problems = (new ErrorFormatter())->formatFlat($error, static fn (ValidationError $leaf): CaseProblem => new CaseProblem(
-            '' === ($pointer = implode('/', array_map(strval(...), $leaf->data()->fullPath()))) ? '' : '/'.$pointer,
-            'case.shape',
-            (new ErrorFormatter())->formatErrorMessage($leaf),
-        ));
 
-        return $problems;
+        return null === $error ? [] : self::leaves($error);
+    }
+
+    /**
+     * The errors at the ends of the tree: what lies above them only says that something below is wrong. Of
+     * alternatives none of which fits, the place itself is named, not every alternative.
+     *
+     * @return list<CaseProblem>
+     */
+    private static function leaves(ValidationError $error): array
+    {
+        if ([] === $error->subErrors() || \in_array($error->keyword(), ['anyOf', 'oneOf'], true)) {
+            $path = array_map(static fn (int|string $step): string => '/'.str_replace(['~', '/'], ['~0', '~1'], (string) $step), $error->data()->fullPath());
+
+            return [new CaseProblem(implode('', $path), 'case.shape', (new ErrorFormatter())->formatErrorMessage($error))];
+        }
+
+        return array_merge(...array_map(self::leaves(...), array_values($error->subErrors())));
     }
 }

@@ -39,25 +39,37 @@ final readonly class AsksWhenUnusual
             if (true === $form->get(self::ANSWER)->getData()) {
                 return;
             }
-            foreach ($form as $field) {
-                $this->ask($field);
+            $questions = array_filter(array_map($this->question(...), iterator_to_array($form)));
+            foreach ($questions as $name => $question) {
+                $form->get((string) $name)->addError(new FormError($question));
+            }
+            if ([] !== $questions) {
+                $form->get(self::ANSWER)->addError(new FormError($this->translator->trans('Is it really so?')));
             }
         });
     }
 
-    /** @param FormInterface<mixed> $field */
-    private function ask(FormInterface $field): void
+    /**
+     * @template T
+     *
+     * @param FormInterface<T> $field
+     *
+     * @return string|null null when there is nothing to ask
+     */
+    private function question(FormInterface $field): ?string
     {
         $config = $field->getConfig();
         $usual = $config->getOption('usual');
         $measure = $config->getOption('measure');
         $value = $field->getData();
-        if ($usual instanceof Interval && $measure instanceof Measure && $value instanceof Quantity && !$usual->contains($value)) {
-            $field->addError(new FormError($this->translator->trans('%value% is unusual (most are %least% to %most%). If it is so, say so below and save again.', [
-                '%value%' => $this->quantities->show($value, $measure),
-                '%least%' => $this->quantities->show($value::of($usual->least, $usual->unit), $measure),
-                '%most%' => $this->quantities->show($value::of($usual->most, $usual->unit), $measure),
-            ])));
+        if (!$usual instanceof Interval || !$measure instanceof Measure || !$value instanceof Quantity || $usual->contains($value)) {
+            return null;
         }
+
+        return $this->translator->trans('%value% is unusual (most are %least% to %most%). If it is so, say so below and save again.', [
+            '%value%' => $this->quantities->show($value, $measure),
+            '%least%' => $this->quantities->show($value::of($usual->least, $usual->unit), $measure),
+            '%most%' => $this->quantities->show($value::of($usual->most, $usual->unit), $measure),
+        ]);
     }
 }

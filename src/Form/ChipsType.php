@@ -17,7 +17,7 @@ final class ChipsType extends AbstractType
 {
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['expanded' => true, 'required' => false, 'placeholder' => false, 'empty_data' => null]);
+        $resolver->setDefaults(['expanded' => true, 'required' => false, 'placeholder' => false]);
     }
 
     public function getParent(): string

@@ -94,8 +94,8 @@ final class FuelController extends AbstractController
             } catch (Refusal $refusal) {
                 $form->addError(new FormError($this->words->refusal($refusal)));
             } catch (ChangedMeanwhile $changed) {
-                $latest = $changed->theirs?->getId();
-                $form->addError(new FormError($this->translator->trans('%name% saved other readings here while you were typing. Yours are kept below: save again to put them in place of theirs.', ['%name%' => $changed->theirs?->getBy()->getName() ?? '?'])));
+                $latest = $changed->standing;
+                $form->addError(new FormError($this->translator->trans('%name% saved other readings here while you were typing. Yours are kept below: save again to put them in place of theirs.', ['%name%' => $changed->by?->getName() ?? $this->translator->trans('Somebody')])));
             }
         }
 
@@ -239,10 +239,26 @@ final class FuelController extends AbstractController
         $before = is_numeric($basedOn) ? $record->entry((int) $basedOn)?->getJar() : null;
         $standing = $record->jarEntry($sample);
         if (!$part->isSameIn($before, $standing?->getJar())) {
-            throw new ChangedMeanwhile($standing);
+            throw new ChangedMeanwhile(self::whoSet($part, $standing?->getJar(), $sample, $record), $standing?->getId());
         }
 
         return $input->appliedTo($standing?->getJar() ?? new JarReading());
+    }
+
+    /** Who first saved this card as it stands; later entries carry it along with other cards. */
+    private static function whoSet(JarPart $part, ?JarReading $standing, JarSample $sample, Record $record): ?Member
+    {
+        $by = null;
+        foreach (array_reverse($record->entries) as $entry) {
+            if ($entry->getSample() === $sample) {
+                if (!$part->isSameIn($entry->getJar(), $standing)) {
+                    break;
+                }
+                $by = $entry->getBy();
+            }
+        }
+
+        return $by;
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class LineDrawing
     }
 
     /**
-     * @param non-empty-list<ElementState>     $states  in the order of the line
+     * @param non-empty-list<ElementState> $states  in the order of the line
      * @param \Closure(Element): string    $address where touching an element leads
      */
     public static function of(array $states, \Closure $address): self

@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Account;
+
+use AwakeShed\App\Account\Look;
+use AwakeShed\App\Account\MemberRepository;
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Account\UnitSystem;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Tests\App\ShedTestCase;
+use Psr\Cache\CacheItemPoolInterface;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+use Symfony\Component\Routing\RouterInterface;
+
+final class AccountTest extends ShedTestCase
+{
+    public function testEveryRouteButTheSignInPageNeedsASignIn(): void
+    {
+        $checked = 0;
+        foreach (self::service(RouterInterface::class)->getRouteCollection() as $name => $route) {
+            $address = strtr($route->getPath(), ['{job}' => '1', '{sample}' => 'tank', '{part}' => 'look', '{id}' => '1', '{size}' => 'full', '{entry}' => '1']);
+            if (str_contains($address, '{') || 'sign_in' === $name) {
+                continue;
+            }
+            $this->browser->request($route->getMethods()[0] ?? 'GET', $address);
+            self::assertResponseRedirects('/sign-in', 303, (string) $name);
+            ++$checked;
+        }
+        self::assertGreaterThan(25, $checked);
+    }
+
+    public function testSignsInAndOut(): void
+    {
+        $this->browser->followRedirects();
+        $this->browser->request('GET', '/sign-in');
+        $this->browser->submitForm('Sign in', ['name' => 'Technician', 'password' => self::PASSWORD]);
+        self::assertSays('The shed');
+        $this->browser->submitForm('Sign out');
+        self::assertSelectorExists('#password');
+        $this->browser->request('GET', '/');
+        self::assertSelectorExists('#password');
+    }
+
+    public function testAWrongPasswordSaysNothingOfWhoWorksHereAndSoonMustWait(): void
+    {
+        $this->forgetTries();
+        $this->browser->followRedirects();
+        $said = [];
+        foreach (['technician', 'nobody'] as $name) {
+            $this->browser->request('GET', '/sign-in');
+            $page = $this->browser->submitForm('Sign in', ['name' => $name, 'password' => 'wrong']);
+            $said[] = $page->filter('[role=alert]')->text();
+        }
+        self::assertSame($said[0], $said[1]);
+        for ($try = 0; $try < 6; ++$try) {
+            $this->browser->request('GET', '/sign-in');
+            $page = $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => 'wrong']);
+        }
+        self::assertStringContainsString('Too many failed login attempts', $page->filter('[role=alert]')->text());
+        // Not even the right one helps now.
+        $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
+        self::assertSelectorExists('#password');
+        $this->forgetTries();
+    }
+
+    public function testWhoHasLeftStaysOut(): void
+    {
+        $this->member(Role::Technician)->leave();
+        self::entities()->flush();
+        $this->browser->followRedirects();
+        $this->browser->request('GET', '/sign-in');
+        $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
+        self::assertSelectorExists('#password');
+    }
+
+    public function testKeepsPreferencesAndAWellProvedPassword(): void
+    {
+        $this->signIn();
+        $page = $this->browser->request('GET', '/me');
+        $this->browser->submit($page->selectButton('Save')->form(['preferences[units]' => 'metric', 'preferences[look]' => 'sunlight']));
+        self::assertSame([UnitSystem::Metric, Look::Sunlight], [$this->member(Role::Technician)->getUnits(), $this->member(Role::Technician)->getLook()]);
+
+        $change = function (string $current, string $new): void {
+            $page = $this->browser->request('GET', '/me');
+            $this->browser->submit($page->selectButton('Change it')->form(['change_password[current]' => $current, 'change_password[new]' => $new]));
+        };
+        $change('wrong', 'a-long-enough-one');
+        self::assertSays('That is not your password.');
+        $change(self::PASSWORD, 'short');
+        self::assertResponseStatusCodeSame(422);
+        $change(self::PASSWORD, 'a-long-enough-one');
+        self::assertResponseRedirects('/me');
+        self::entities()->clear();
+        self::assertTrue(self::service(UserPasswordHasherInterface::class)->isPasswordValid($this->member(Role::Technician), 'a-long-enough-one'));
+    }
+
+    public function testOnlyTheOwnerKeepsThePeople(): void
+    {
+        foreach ([Role::Apprentice, Role::Technician] as $role) {
+            $this->signIn($role);
+            $this->browser->request('GET', '/people');
+            self::assertResponseStatusCodeSame(403);
+        }
+        $this->signIn(Role::Owner);
+        $page = $this->browser->request('GET', '/people');
+        $this->browser->submit($page->selectButton('Add them')->form(['new_member[name]' => 'Una Fairweather', 'new_member[signInName]' => 'Una', 'new_member[role]' => 'technician', 'new_member[password]' => 'long-enough-for-una']));
+        self::assertResponseRedirects('/people');
+        self::assertSame(Role::Technician, self::service(MemberRepository::class)->withSignInName('una')?->getRole());
+        $page = $this->browser->request('GET', '/people');
+        $this->browser->submit($page->selectButton('Add them')->form(['new_member[name]' => 'Other', 'new_member[signInName]' => 'una', 'new_member[role]' => 'technician', 'new_member[password]' => 'long-enough-for-una']));
+        self::assertSays('Somebody signs in by that name already.');
+    }
+
+    public function testTheLastOwnerStays(): void
+    {
+        $this->signIn(Role::Owner);
+        $owner = $this->member(Role::Owner);
+        $this->post('/people/'.$owner->getId().'/leave', []);
+        $this->post('/people/'.$owner->getId().'/role', ['role' => 'apprentice']);
+        self::entities()->clear();
+        self::assertTrue($this->member(Role::Owner)->isActive());
+        self::assertSame(Role::Owner, $this->member(Role::Owner)->getRole());
+        $technician = $this->member(Role::Technician);
+        $this->post('/people/'.$technician->getId().'/role', ['role' => 'owner']);
+        $this->post('/people/'.$owner->getId().'/leave', []);
+        self::entities()->clear();
+        self::assertFalse($this->member(Role::Owner)->isActive());
+    }
+
+    public function testAnExpiredSessionKeepsWhatWasTyped(): void
+    {
+        $job = $this->job();
+        $address = '/jobs/'.$job->getId().'/findings';
+        $this->browser->request('POST', $address, ['test' => 'look.oil_colour', 'outcome' => 'dark', '_token' => 'of-a-lost-session', 'request_key' => '019ab4c2-7a11-7c11-8000-0123456789ab'], server: ['HTTP_ORIGIN' => 'http://localhost']);
+        self::assertResponseRedirects('/sign-in');
+        $this->browser->followRedirects();
+        $this->browser->followRedirect();
+        self::assertSays('What you typed is kept');
+        $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
+        self::assertSays('You were signed out while saving');
+        self::assertSays('look.oil_colour');
+        $this->browser->submitForm('Send it again');
+        self::assertSame(['dark'], $this->record($job)->case()->standing('look.oil_colour')?->outcomes);
+    }
+
+    public function testAnotherSiteCannotPutWordsIntoTheNextSession(): void
+    {
+        $this->browser->request('POST', '/jobs/1/findings', ['test' => 'look.oil_colour', 'outcome' => 'dark'], server: ['HTTP_ORIGIN' => 'http://elsewhere.example']);
+        $this->browser->followRedirects();
+        $this->browser->followRedirect();
+        $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
+        self::assertSays('The shed');
+    }
+
+    public function testAChangeWithoutATokenIsRefusedEverywhere(): void
+    {
+        $this->signIn(Role::Owner);
+        $job = $this->job();
+        $this->found($job, Finding::observed('look.oil_colour', 'dark'));
+        $entry = $this->record($job)->entries[0]->getId();
+        foreach (["/jobs/{$job->getId()}/findings", "/jobs/{$job->getId()}/put-right", "/jobs/{$job->getId()}/hand-back", "/jobs/{$job->getId()}/fuel/tank/new-jar", "/jobs/{$job->getId()}/fuel/tank/school", "/jobs/{$job->getId()}/photos", "/entries/$entry/undo", "/entries/$entry/correct", '/people/'.$this->member(Role::Apprentice)->getId().'/leave'] as $address) {
+            $this->browser->request('POST', $address, ['test' => 'look.oil_colour', 'outcome' => 'black', 'fault' => 'oil.low', 'school' => 'keep_if_clear_and_fresh']);
+            self::assertResponseStatusCodeSame(403, $address);
+        }
+        foreach (['intake' => '/take-in', 'import' => '/import', 'waste' => "/jobs/{$job->getId()}/waste", 'preferences' => '/me', 'look' => "/jobs/{$job->getId()}/fuel/tank/read/look"] as $form => $address) {
+            $this->browser->request('POST', $address, [$form => ['label' => 'x']]);
+            self::assertResponseStatusCodeSame(422, $address);
+        }
+        self::assertCount(1, $this->record($job)->entries);
+        self::assertFalse($this->again($job)->isHandedBack());
+    }
+
+    /** Tries are counted outside the database, and so outlive a test. */
+    private function forgetTries(): void
+    {
+        $pool = self::getContainer()->get('cache.rate_limiter');
+        self::assertInstanceOf(CacheItemPoolInterface::class, $pool);
+        $pool->clear();
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Demo;
+
+use AwakeShed\App\Demo\Barn;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobRepository;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Gate\Stand;
+use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+
+final class DemoTest extends KernelTestCase
+{
+    public function testTheBarnHasEveryKindAndEveryStand(): void
+    {
+        $barn = self::getContainer()->get(Barn::class);
+        self::assertInstanceOf(Barn::class, $barn);
+        $barn->fill(new \DateTimeImmutable('2026-11-23 15:00'));
+        $repository = self::getContainer()->get(JobRepository::class);
+        self::assertInstanceOf(JobRepository::class, $repository);
+        $jobs = $repository->findAll();
+        self::assertGreaterThanOrEqual(14, \count($jobs));
+        $kinds = array_unique(array_map(static fn (Job $job): string => $job->getMachine()->getKind()->value, $jobs));
+        self::assertCount(\count(MachineKind::cases()), $kinds);
+        $stands = array_unique(array_map(static fn (Job $job): string => $job->getStand()->value, $jobs));
+        self::assertCount(\count(Stand::cases()), $stands);
+        self::assertCount(1, array_filter($jobs, static fn (Job $job): bool => $job->isHandedBack()));
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Photo;
+
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Photo\Photo;
+use AwakeShed\App\Photo\PhotoRepository;
+use AwakeShed\Tests\App\ShedTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+
+final class PhotoTest extends ShedTestCase
+{
+    public function testAPictureIsScaledStrippedAndShown(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->send($job, self::picture(2400, 1200, 'secret place'));
+        self::assertResponseRedirects();
+        $photo = $this->photos($job)[0];
+        self::assertSame([1600, 800], [$photo->getWidth(), $photo->getHeight()]);
+        ob_start();
+        $this->browser->request('GET', '/photos/'.$photo->getId().'/full.jpg');
+        $bytes = (string) $this->browser->getInternalResponse()->getContent();
+        ob_end_clean();
+        self::assertResponseHeaderSame('Content-Type', 'image/jpeg');
+        self::assertStringStartsWith("\xff\xd8\xff", $bytes);
+        self::assertStringNotContainsString('secret place', $bytes);
+    }
+
+    /** @return iterable<string, array{string}> contents */
+    public static function disguises(): iterable
+    {
+        yield 'a script' => ["<?php system('id');"];
+        yield 'a script behind a picture\'s first bytes' => ["\xff\xd8\xff\xe0<?php system('id');"];
+        yield 'an SVG with a script' => ['<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'];
+        yield 'a GIF' => ["GIF89a\x01\x00\x01\x00\x80\x00\x00\xff\xff\xff\x00\x00\x00!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;"];
+        yield 'nothing' => [''];
+        yield 'noise' => [str_repeat("\x00\x01\x02", 1000)];
+    }
+
+    #[DataProvider('disguises')]
+    public function testADisguiseIsSeenThrough(string $contents): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        file_put_contents($file, $contents);
+        $this->send($job, $file);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSays('whatever its name says');
+        self::assertSame([], $this->photos($job));
+    }
+
+    public function testAPictureOverTheLimitIsSaidSo(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $file = new UploadedFile(self::picture(10, 10), 'big.jpg', 'image/jpeg', \UPLOAD_ERR_INI_SIZE, true);
+        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token()], ['photos' => [$file]]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSays('larger than 12 MB');
+        // Over the limit of the whole form PHP hands over nothing at all.
+        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos');
+        self::assertResponseStatusCodeSame(422);
+    }
+
+    public function testOnesOwnPictureIsRemovedAndBroughtBackAnothersIsNot(): void
+    {
+        $job = $this->job();
+        $this->signIn();
+        $this->send($job, self::picture(40, 30));
+        $photo = $this->photos($job)[0];
+        $this->signIn(Role::Apprentice);
+        $this->post('/photos/'.$photo->getId().'/remove', []);
+        self::assertResponseStatusCodeSame(403);
+        $this->signIn();
+        $this->post('/photos/'.$photo->getId().'/remove', []);
+        self::assertSame([], $this->photos($job));
+        $this->browser->followRedirect();
+        $this->browser->submitForm('Bring it back');
+        self::assertCount(1, $this->photos($job));
+    }
+
+    private function send(Job $job, string $file): void
+    {
+        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token()], ['photos' => [new UploadedFile($file, 'mower.jpg', 'image/jpeg', null, true)]]);
+    }
+
+    /** @return list<Photo> */
+    private function photos(Job $job): array
+    {
+        self::entities()->clear();
+
+        return self::service(PhotoRepository::class)->findBy(['job' => $job->getId(), 'removedAt' => null]);
+    }
+
+    /**
+     * @param int<1, max> $width
+     * @param int<1, max> $height
+     */
+    private static function picture(int $width, int $height, string $comment = ''): string
+    {
+        $picture = imagecreatetruecolor($width, $height);
+        self::assertInstanceOf(\GdImage::class, $picture);
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        imagejpeg($picture, $file);
+        // A comment segment stands for everything that phones write beside the picture.
+        $bytes = (string) file_get_contents($file);
+        file_put_contents($file, substr($bytes, 0, 2)."\xff\xfe".pack('n', \strlen($comment) + 2).$comment.substr($bytes, 2));
+
+        return $file;
+    }
+}

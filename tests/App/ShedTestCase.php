@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\MemberRepository;
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobRepository;
+use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Once\RequestKey;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\PutRight;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+
+/** A shed with one person of each role and nothing in it; every test is rolled back. */
+abstract class ShedTestCase extends WebTestCase
+{
+    protected const PASSWORD = 'tray-under-the-filler';
+
+    protected KernelBrowser $browser;
+
+    protected function setUp(): void
+    {
+        $this->browser = self::createClient();
+        foreach (Role::cases() as $role) {
+            $member = new Member($role->value, ucfirst($role->value).' Tester', $role, new \DateTimeImmutable('2026-11-01'));
+            $member->changePassword(self::service(UserPasswordHasherInterface::class)->hashPassword($member, self::PASSWORD));
+            self::entities()->persist($member);
+        }
+        self::entities()->flush();
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    protected static function service(string $class): object
+    {
+        $service = self::getContainer()->get($class);
+        self::assertInstanceOf($class, $service);
+
+        return $service;
+    }
+
+    protected static function entities(): EntityManagerInterface
+    {
+        return self::service(EntityManagerInterface::class);
+    }
+
+    protected function member(Role $role): Member
+    {
+        return self::service(MemberRepository::class)->withSignInName($role->value) ?? self::fail('Nobody of that role.');
+    }
+
+    protected function signIn(Role $role = Role::Technician): void
+    {
+        $this->browser->loginUser($this->member($role));
+    }
+
+    protected function job(MachineKind $kind = MachineKind::Mower, string $label = 'Heronbill test mower'): Job
+    {
+        $job = new Job(new Machine($label, new MachineFacts($kind), 'Cabin 4', ''), $this->member(Role::Technician), new \DateTimeImmutable('2026-11-20 09:00'));
+        self::entities()->persist($job);
+        self::entities()->flush();
+        self::service(Recorder::class)->recompute($this->record($job));
+        self::entities()->flush();
+
+        return $job;
+    }
+
+    protected function record(Job $job): Record
+    {
+        return self::service(Recorder::class)->open($job);
+    }
+
+    /** The job as the database has it now. */
+    protected function again(Job $job): Job
+    {
+        self::entities()->clear();
+
+        return self::service(JobRepository::class)->withMachine($job->getId()) ?? self::fail('The job is gone.');
+    }
+
+    protected function found(Job $job, Finding|PutRight ...$events): void
+    {
+        foreach ($events as $event) {
+            self::service(Recorder::class)->observe($job, $this->member(Role::Technician), RequestKey::fresh(), [$event]);
+        }
+    }
+
+    /** The form of the first button with that text, filled from the page. */
+    protected function press(Crawler $page, string $button, string $within = 'main'): Crawler
+    {
+        return $this->browser->submit($page->filter($within)->selectButton($button)->form());
+    }
+
+    /**
+     * A hand-made request, with the token a page of this session carries.
+     *
+     * @param array<string, mixed> $fields
+     */
+    protected function post(string $address, array $fields, ?string $key = null): Crawler
+    {
+        return $this->browser->request('POST', $address, $fields + ['_token' => $this->token(), 'request_key' => $key ?? RequestKey::fresh()->value]);
+    }
+
+    protected function token(): string
+    {
+        $page = $this->browser->request('GET', '/take-in');
+
+        return (string) $page->filter('input[name="intake[_token]"]')->attr('value');
+    }
+
+    protected static function assertSays(string $text): void
+    {
+        self::assertStringContainsString($text, preg_replace('/\s+/', ' ', strip_tags((string) self::getClient()?->getResponse()->getContent())) ?? '');
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/** The house has two storeys and one stair; PHPStan checks it (phpstan.dist.neon). */
+final class StoreysTest
+{
+    public function testTheCoreKnowsNothingOutsideItself(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('AwakeShed\Core'))
+            ->canOnly()->dependOn()
+            ->classes(Selector::inNamespace('AwakeShed\Core'), Selector::inNamespace('Psr'), Selector::classname('/^[A-Z][A-Za-z]+$/', true))
+            ->because('the trade must be testable, and readable, without a framework, a database or a clock');
+    }
+
+    public function testTheCoreNeverLooksUpTheStair(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('AwakeShed\Core'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('AwakeShed\App'), Selector::inNamespace('Symfony'), Selector::inNamespace('Doctrine'))
+            ->because('the arrow points one way');
+    }
+
+    public function testUnitsAreTheGroundAndKnowNoRoom(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('AwakeShed\Core\Units'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\Core'), Selector::NOT(Selector::inNamespace('AwakeShed\Core\Units')), Selector::NOT(Selector::classname('AwakeShed\Core\Refusal'))))
+            ->because('every room stands on them');
+    }
+
+    public function testOnlyWhoRecordsMakesEntries(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('AwakeShed\App\FuelTest'), Selector::inNamespace('AwakeShed\App\Gate'), Selector::inNamespace('AwakeShed\App\Exchange'), Selector::inNamespace('AwakeShed\App\Waste'), Selector::inNamespace('AwakeShed\App\Wait'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname('AwakeShed\App\Evidence\RecordedFinding'), Selector::classname('AwakeShed\App\Evidence\EntryRepository'))
+            ->because('there is one way into a job\'s record, the Recorder');
+    }
+
+    public function testNoRoomOfThePagesReachesForTheDemo(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\App'), Selector::NOT(Selector::inNamespace('AwakeShed\App\Demo'))))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('AwakeShed\App\Demo'))
+            ->because('the demo is a guest');
+    }
+}

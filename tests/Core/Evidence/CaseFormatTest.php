@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Evidence;
+
+use AwakeShed\Core\Evidence\CaseFormat;
+use AwakeShed\Core\Evidence\CaseProblem;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\UnreadableCase;
+use AwakeShed\Core\Evidence\Vocabulary;
+use PHPUnit\Framework\TestCase;
+
+final class CaseFormatTest extends TestCase
+{
+    private const DOCUMENT = [
+        'format' => 'awake-shed/case',
+        'version' => 1,
+        'machine' => ['kind' => 'mower', 'cycle' => 'four_stroke', 'displacement_cc' => 160.0, 'compression_ratio' => 8.5, 'compression_release' => false, 'feed' => 'gravity', 'choke' => 'auto', 'oil_ml' => 550.0, 'spoken_for' => '2027-03-15', 'paint' => 'green'],
+        'schools' => ['needle_seat' => 'renew_both', 'somebody_elses' => 'question'],
+        'findings' => [
+            ['test' => 'claim.idle_months', 'outcome' => 26],
+            ['test' => 'look.oil_level', 'outcome' => 'far_over', 'measured' => ['drained_ml' => 900], 'seen_by' => 'a neighbor'],
+            ['put_right' => 'oil.gas_in_oil'],
+            ['test' => 'look.plug', 'outcome' => ['gas_wet', 'like_new']],
+        ],
+        'jars' => ['tank' => ['look' => ['smell' => 'stale']]],
+        'barn' => ['row' => 3],
+    ];
+
+    public function testReadsAndWritesTheSameDocumentForeignKeysAndAll(): void
+    {
+        $format = new CaseFormat(Vocabulary::shipped());
+        self::assertEquals(self::DOCUMENT, $format->write($format->read(self::DOCUMENT)));
+    }
+
+    public function testKeepsTheOrderOfCures(): void
+    {
+        $case = (new CaseFormat(Vocabulary::shipped()))->read(self::DOCUMENT);
+        self::assertInstanceOf(PutRight::class, $case->events[2]);
+        self::assertTrue($case->putRightSince('look.oil_level', 'oil.gas_in_oil'));
+        self::assertFalse($case->putRightSince('look.plug', 'oil.gas_in_oil'));
+    }
+
+    public function testReportsEveryProblemWithItsPlace(): void
+    {
+        $document = self::DOCUMENT;
+        $document['machine']['oil_ml'] = 9e9;
+        $document['schools']['needle_seat'] = 'pray';
+        $document['findings'][0] = ['test' => 'look.weather', 'outcome' => 'fair'];
+        $document['findings'][1]['measured'] = ['drained_ml' => -3];
+        $document['findings'][2] = ['put_right' => 'paint.faded'];
+        $document['findings'][3] = ['test' => 'claim.idle_months', 'outcome' => -2];
+        $document['jars']['tank'] = ['layers' => ['height_mm' => 90, 'total_ml' => 10, 'lower_ml' => 20]];
+        try {
+            (new CaseFormat(Vocabulary::shipped()))->read($document);
+            self::fail('It was read.');
+        } catch (UnreadableCase $unreadable) {
+            self::assertSame(
+                ['/machine', '/schools/needle_seat', '/findings/0', '/findings/1', '/findings/2', '/findings/3', '/jars/tank'],
+                array_map(static fn (CaseProblem $problem): string => $problem->pointer, $unreadable->problems),
+            );
+        }
+    }
+
+    public function testRefusesAReadingBelowAbsoluteZero(): void
+    {
+        $document = self::DOCUMENT;
+        $document['findings'][1]['measured'] = ['air_celsius' => -300];
+        $this->expectException(UnreadableCase::class);
+        (new CaseFormat(Vocabulary::shipped()))->read($document);
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Line;
+
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Line\Element;
+use AwakeShed\Core\Line\ElementState;
+use AwakeShed\Core\Line\Line;
+use AwakeShed\Core\Line\Tone;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class LineTest extends TestCase
+{
+    /** @return iterable<string, array{list<Finding|PutRight>, Element, Tone}> */
+    public static function evidence(): iterable
+    {
+        yield 'nothing' => [[], Element::Jets, Tone::NotLookedAt];
+        yield 'an owner\'s word is a suspicion' => [[Finding::observed('claim.layup', 'fuel_left_in')], Element::Bowl, Tone::Likely];
+        yield 'gas in the oil points at the needle' => [[Finding::observed('look.oil_smell', 'gas')], Element::Needle, Tone::Strong];
+        yield 'and is bad for the crankcase' => [[Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_level', 'at_mark')], Element::Crankcase, Tone::Bad];
+        yield 'a proof outweighs a hint' => [[Finding::observed('claim.tank_fuel_age', 'mixed'), Finding::observed('jar.tank', 'clear_one_layer')], Element::Tank, Tone::Good];
+        yield 'a proof does not outweigh a strong suspicion' => [[Finding::observed('compression.leakdown', 'good'), Finding::observed('feel.pull', 'locked')], Element::Cylinder, Tone::Strong];
+        yield 'a later finding of the same test replaces the earlier' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Tank, Tone::Good];
+        yield 'also where it says nothing of the element any more' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Jets, Tone::NotLookedAt];
+        yield 'a cure silences what was before' => [[Finding::observed('needle.pressure', 'leaks'), new PutRight('carb.needle_leaks')], Element::Needle, Tone::PutRight];
+        yield 'a proof after a cure keeps it put right' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'holds')], Element::Needle, Tone::PutRight];
+        yield 'a relapse shows' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'leaks')], Element::Needle, Tone::Bad];
+    }
+
+    /** @param list<Finding|PutRight> $events */
+    #[DataProvider('evidence')]
+    public function testShowsWhatIsKnown(array $events, Element $element, Tone $tone): void
+    {
+        self::assertSame($tone, self::state($events, $element)->tone);
+    }
+
+    public function testGivesItsReasons(): void
+    {
+        $state = self::state([Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_level', 'far_over')], Element::Crankcase);
+        self::assertSame([['test' => 'look.oil_smell', 'outcome' => 'gas'], ['test' => 'look.oil_level', 'outcome' => 'far_over']], $state->because);
+    }
+
+    public function testEveryEntryNamesWordsOfTheVocabularyAndEveryElementCanTurnBad(): void
+    {
+        /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, string>} $bearings */
+        $bearings = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/Line/data/bearings.json'), true, 16, \JSON_THROW_ON_ERROR);
+        $vocabulary = Vocabulary::shipped();
+        $canBeBad = [];
+        foreach ($bearings['outcomes'] as $test => $outcomes) {
+            self::assertSame([], array_diff(array_keys($outcomes), $vocabulary->test($test)->outcomes ?? []), $test);
+            foreach ($outcomes as $elements) {
+                foreach ($elements as $element => $tone) {
+                    self::assertNotNull(Element::tryFrom($element), $element);
+                    $canBeBad[$element] = ($canBeBad[$element] ?? false) || \in_array(Tone::from($tone), [Tone::Bad, Tone::Strong, Tone::Likely], true);
+                }
+            }
+        }
+        foreach (Element::cases() as $element) {
+            self::assertTrue($canBeBad[$element->value] ?? false, $element->value);
+        }
+        foreach ($bearings['faults'] as $fault => $element) {
+            $vocabulary->checkFault($fault);
+            self::assertNotNull(Element::tryFrom($element));
+        }
+    }
+
+    /** @param list<Finding|PutRight> $events */
+    private static function state(array $events, Element $element): ElementState
+    {
+        foreach (Line::shipped()->of(new CaseFile(new MachineFacts(MachineKind::Mower), $events)) as $state) {
+            if ($state->element === $element) {
+                return $state;
+            }
+        }
+        self::fail('The line has every element.');
+    }
+}

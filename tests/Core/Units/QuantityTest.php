@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Units;
+
+use AwakeShed\Core\Units\CalendarSpan;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Quantity;
+use AwakeShed\Core\Units\Ratio;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Temperature;
+use AwakeShed\Core\Units\TemperatureUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class QuantityTest extends TestCase
+{
+    /** @return iterable<string, array{class-string<Quantity>}> */
+    public static function dimensions(): iterable
+    {
+        foreach ([Volume::class, Length::class, Temperature::class, Duration::class, CalendarSpan::class, Ratio::class, ShaftSpeed::class] as $dimension) {
+            yield $dimension => [$dimension];
+        }
+    }
+
+    /** @param class-string<Quantity> $dimension */
+    #[DataProvider('dimensions')]
+    public function testSurvivesEveryRoundOfItsUnits(string $dimension): void
+    {
+        $random = new Seeded(20261123);
+        for ($case = 0; $case < 200; ++$case) {
+            $amount = $random->float(0.001, 5000);
+            foreach ($dimension::units() as $from) {
+                foreach ($dimension::units() as $through) {
+                    $there = $dimension::of($amount, $from)->in($through);
+                    self::assertEqualsWithDelta($amount, $dimension::of($there, $through)->in($from), 1e-9 * $amount + 1e-9);
+                }
+            }
+        }
+    }
+
+    public function testRefusesWhatIsNoNumber(): void
+    {
+        foreach ([\NAN, \INF, -\INF] as $amount) {
+            try {
+                Volume::millilitres($amount);
+                self::fail('It was taken.');
+            } catch (ImpossibleAmount $refusal) {
+                self::assertSame('amount.not_finite', $refusal->reason());
+            }
+        }
+    }
+
+    public function testKnowsAbsoluteZeroInEveryScale(): void
+    {
+        self::assertEqualsWithDelta(0.0, Temperature::of(-459.67, TemperatureUnit::Fahrenheit)->in(TemperatureUnit::Kelvin), 1e-9);
+        $this->expectException(ImpossibleAmount::class);
+        Temperature::celsius(-300);
+    }
+
+    public function testMinusFortyIsTheSameInCelsiusAndFahrenheit(): void
+    {
+        self::assertEqualsWithDelta(-40.0, Temperature::celsius(-40)->in(TemperatureUnit::Fahrenheit), 1e-9);
+    }
+
+    public function testNeverMixesDimensions(): void
+    {
+        $this->expectException(\LogicException::class);
+        Volume::millilitres(1)->in(LengthUnit::Inch);
+    }
+
+    public function testAddsComparesAndDividesItsOwnKind(): void
+    {
+        $sum = Volume::millilitres(100)->plus(Volume::of(1, VolumeUnit::Litre))->minus(Volume::millilitres(50));
+        self::assertEqualsWithDelta(1050.0, $sum->inMillilitres(), 1e-9);
+        self::assertEqualsWithDelta(2.0, $sum->times(2)->over($sum), 1e-12);
+        self::assertTrue($sum->isGreaterThan(Volume::zero()));
+        self::assertFalse($sum->isLessThan(Volume::zero()));
+    }
+
+    public function testRefusesToDivideByNothing(): void
+    {
+        $this->expectException(ImpossibleAmount::class);
+        Volume::millilitres(1)->over(Volume::zero());
+    }
+
+    public function testAnIntervalForgivesRoundingAtItsEndsAndNothingMore(): void
+    {
+        $interval = new Interval(0.0, 40.0, TemperatureUnit::Celsius);
+        self::assertTrue($interval->contains(Temperature::of(104, TemperatureUnit::Fahrenheit)));
+        self::assertFalse($interval->contains(Temperature::of(104.01, TemperatureUnit::Fahrenheit)));
+    }
+
+    public function testARefusalNamesTheValueAndTheIntervalInOneUnit(): void
+    {
+        try {
+            (new Interval(500, 15000, SpeedUnit::Rpm))->demand(ShaftSpeed::of(90000, SpeedUnit::Rpm));
+            self::fail('It was taken.');
+        } catch (ImpossibleAmount $refusal) {
+            self::assertSame(['value' => 90000.0, 'least' => 500.0, 'most' => 15000.0, 'unit' => 'rpm'], $refusal->figures());
+        }
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Published;
+
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Quantity;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Temperature;
+use AwakeShed\Core\Units\TemperatureUnit;
+use AwakeShed\Core\Units\Unit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The factors against NIST SP 811, appendix B.8 (published), and against GNU units, a program of somebody else's. */
+final class ConversionsTest extends TestCase
+{
+    /** @return iterable<string, array{VolumeUnit, float}> millilitres to the digits NIST prints */
+    public static function kitchen(): iterable
+    {
+        yield 'teaspoon' => [VolumeUnit::Teaspoon, 4.928922];
+        yield 'tablespoon' => [VolumeUnit::Tablespoon, 14.78676];
+        yield 'fluid ounce' => [VolumeUnit::FluidOunce, 29.57353];
+        yield 'gallon' => [VolumeUnit::Gallon, 3785.412];
+    }
+
+    #[DataProvider('kitchen')]
+    public function testKitchenMeasuresAreNists(VolumeUnit $unit, float $millilitres): void
+    {
+        self::assertEqualsWithDelta($millilitres, Volume::of(1, $unit)->inMillilitres(), 1e-6 * $millilitres);
+    }
+
+    /** @return iterable<string, array{class-string<Quantity>, Unit, Unit, string, string}> */
+    public static function pairs(): iterable
+    {
+        $names = [
+            Volume::class => [
+                'ml' => VolumeUnit::Millilitre, 'cm^3' => VolumeUnit::CubicCentimetre, 'l' => VolumeUnit::Litre, 'usteaspoon' => VolumeUnit::Teaspoon,
+                'ustablespoon' => VolumeUnit::Tablespoon, 'usfloz' => VolumeUnit::FluidOunce, 'usgallon' => VolumeUnit::Gallon,
+            ],
+            Length::class => ['um' => LengthUnit::Micrometre, 'mm' => LengthUnit::Millimetre, 'cm' => LengthUnit::Centimetre, 'inch' => LengthUnit::Inch],
+            Duration::class => ['s' => DurationUnit::Second, 'min' => DurationUnit::Minute, 'hour' => DurationUnit::Hour],
+            ShaftSpeed::class => ['rpm' => SpeedUnit::Rpm],
+        ];
+        foreach ($names as $dimension => $units) {
+            foreach ($units as $fromName => $from) {
+                foreach ($units as $toName => $to) {
+                    yield "$fromName to $toName" => [$dimension, $from, $to, (string) $fromName, (string) $toName];
+                }
+            }
+        }
+    }
+
+    /** @param class-string<Quantity> $dimension */
+    #[DataProvider('pairs')]
+    public function testAgreesWithGnuUnits(string $dimension, Unit $from, Unit $to, string $fromName, string $toName): void
+    {
+        $expected = self::gnuUnits('7.25 '.$fromName, $toName);
+        self::assertEqualsWithDelta($expected, $dimension::of(7.25, $from)->in($to), 1e-9 * abs($expected));
+    }
+
+    public function testTemperaturesAgreeWithGnuUnits(): void
+    {
+        foreach ([-40, -12, 0, 60, 104, 212] as $fahrenheit) {
+            $expected = self::gnuUnits("tempF($fahrenheit)", 'tempC');
+            self::assertEqualsWithDelta($expected, Temperature::of($fahrenheit, TemperatureUnit::Fahrenheit)->inCelsius(), 1e-9);
+        }
+    }
+
+    private static function gnuUnits(string $have, string $want): float
+    {
+        exec('units --terse --digits 15 '.escapeshellarg($have).' '.escapeshellarg($want), $lines, $status);
+        self::assertSame(0, $status, 'GNU units is needed: Debian package "units".');
+
+        return (float) $lines[0];
+    }
+}
