@@ -33,7 +33,7 @@ final readonly class Seeded
     /**
      * @template T
      *
-     * @param non-empty-list<T> $choices
+     * @param list<T> $choices at least one
      *
      * @return T
      */

@@ -83,7 +83,7 @@ final readonly class CaseFormat
         }
         foreach ($case->jars as $sample => $jar) {
             // An unknown age is an empty object in JSON; PHP would make it an empty list.
-            $document['jars'][$sample] = array_map(static fn (array $part): array|\stdClass => [] === $part ? new \stdClass() : $part, $jar->toArray());
+            $document['jars'][$sample] = array_map(static fn (array $part): array|object => [] === $part ? (object) [] : $part, $jar->toArray());
         }
 
         return $document + $case->extras;

@@ -76,6 +76,12 @@ final readonly class CaseFiles
             return [new CaseProblem(implode('', $path), 'case.shape', (new ErrorFormatter())->formatErrorMessage($error))];
         }
 
-        return array_merge(...array_map(self::leaves(...), array_values($error->subErrors())));
+        $leaves = [];
+        foreach ($error->subErrors() as $below) {
+            \assert($below instanceof ValidationError);
+            $leaves = [...$leaves, ...self::leaves($below)];
+        }
+
+        return $leaves;
     }
 }

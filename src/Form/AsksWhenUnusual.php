@@ -39,7 +39,7 @@ final readonly class AsksWhenUnusual
             if (true === $form->get(self::ANSWER)->getData()) {
                 return;
             }
-            $questions = array_filter(array_map($this->question(...), iterator_to_array($form)));
+            $questions = array_filter(array_map($this->question(...), iterator_to_array($form)), \is_string(...));
             foreach ($questions as $name => $question) {
                 $form->get((string) $name)->addError(new FormError($question));
             }

@@ -125,8 +125,8 @@ abstract class ShedTestCase extends WebTestCase
         return (string) $page->filter('input[name="intake[_token]"]')->attr('value');
     }
 
-    protected static function assertSays(string $text): void
+    protected function assertSays(string $text): void
     {
-        self::assertStringContainsString($text, preg_replace('/\s+/', ' ', strip_tags((string) self::getClient()?->getResponse()->getContent())) ?? '');
+        self::assertStringContainsString($text, preg_replace('/\s+/', ' ', strip_tags((string) $this->browser->getResponse()->getContent())) ?? '');
     }
 }

@@ -34,7 +34,7 @@ final class StoreysTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('AwakeShed\Core\Units'))
             ->shouldNot()->dependOn()
-            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\Core'), Selector::NOT(Selector::inNamespace('AwakeShed\Core\Units')), Selector::NOT(Selector::classname('AwakeShed\Core\Refusal'))))
+            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\Core'), Selector::Not(Selector::inNamespace('AwakeShed\Core\Units')), Selector::Not(Selector::classname('AwakeShed\Core\Refusal'))))
             ->because('every room stands on them');
     }
 
@@ -50,7 +50,7 @@ final class StoreysTest
     public function testNoRoomOfThePagesReachesForTheDemo(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\App'), Selector::NOT(Selector::inNamespace('AwakeShed\App\Demo'))))
+            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\App'), Selector::Not(Selector::inNamespace('AwakeShed\App\Demo'))))
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('AwakeShed\App\Demo'))
             ->because('the demo is a guest');

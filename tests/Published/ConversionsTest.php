@@ -52,7 +52,7 @@ final class ConversionsTest extends TestCase
         foreach ($names as $dimension => $units) {
             foreach ($units as $fromName => $from) {
                 foreach ($units as $toName => $to) {
-                    yield "$fromName to $toName" => [$dimension, $from, $to, (string) $fromName, (string) $toName];
+                    yield "$fromName to $toName" => [$dimension, $from, $to, $fromName, $toName];
                 }
             }
         }

@@ -36,7 +36,7 @@ final class AccountTest extends ShedTestCase
         $this->browser->followRedirects();
         $this->browser->request('GET', '/sign-in');
         $this->browser->submitForm('Sign in', ['name' => 'Technician', 'password' => self::PASSWORD]);
-        self::assertSays('The shed');
+        $this->assertSays('The shed');
         $this->browser->submitForm('Sign out');
         self::assertSelectorExists('#password');
         $this->browser->request('GET', '/');
@@ -56,9 +56,9 @@ final class AccountTest extends ShedTestCase
         self::assertSame($said[0], $said[1]);
         for ($try = 0; $try < 6; ++$try) {
             $this->browser->request('GET', '/sign-in');
-            $page = $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => 'wrong']);
+            $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => 'wrong']);
         }
-        self::assertStringContainsString('Too many failed login attempts', $page->filter('[role=alert]')->text());
+        self::assertStringContainsString('Too many failed login attempts', $this->browser->getCrawler()->filter('[role=alert]')->text());
         // Not even the right one helps now.
         $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
         self::assertSelectorExists('#password');
@@ -87,7 +87,7 @@ final class AccountTest extends ShedTestCase
             $this->browser->submit($page->selectButton('Change it')->form(['change_password[current]' => $current, 'change_password[new]' => $new]));
         };
         $change('wrong', 'a-long-enough-one');
-        self::assertSays('That is not your password.');
+        $this->assertSays('That is not your password.');
         $change(self::PASSWORD, 'short');
         self::assertResponseStatusCodeSame(422);
         $change(self::PASSWORD, 'a-long-enough-one');
@@ -110,7 +110,7 @@ final class AccountTest extends ShedTestCase
         self::assertSame(Role::Technician, self::service(MemberRepository::class)->withSignInName('una')?->getRole());
         $page = $this->browser->request('GET', '/people');
         $this->browser->submit($page->selectButton('Add them')->form(['new_member[name]' => 'Other', 'new_member[signInName]' => 'una', 'new_member[role]' => 'technician', 'new_member[password]' => 'long-enough-for-una']));
-        self::assertSays('Somebody signs in by that name already.');
+        $this->assertSays('Somebody signs in by that name already.');
     }
 
     public function testTheLastOwnerStays(): void
@@ -137,10 +137,10 @@ final class AccountTest extends ShedTestCase
         self::assertResponseRedirects('/sign-in');
         $this->browser->followRedirects();
         $this->browser->followRedirect();
-        self::assertSays('What you typed is kept');
+        $this->assertSays('What you typed is kept');
         $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
-        self::assertSays('You were signed out while saving');
-        self::assertSays('look.oil_colour');
+        $this->assertSays('You were signed out while saving');
+        $this->assertSays('look.oil_colour');
         $this->browser->submitForm('Send it again');
         self::assertSame(['dark'], $this->record($job)->case()->standing('look.oil_colour')?->outcomes);
     }
@@ -151,7 +151,7 @@ final class AccountTest extends ShedTestCase
         $this->browser->followRedirects();
         $this->browser->followRedirect();
         $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
-        self::assertSays('The shed');
+        $this->assertSays('The shed');
     }
 
     public function testAChangeWithoutATokenIsRefusedEverywhere(): void

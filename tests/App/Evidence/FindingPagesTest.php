@@ -18,20 +18,20 @@ final class FindingPagesTest extends ShedTestCase
         $this->signIn();
         $job = $this->job();
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/gates');
-        self::assertSays('Look at the oil before anything turns.');
-        self::assertSays('First: Oil level.');
+        $this->assertSays('Look at the oil before anything turns.');
+        $this->assertSays('First: Oil level.');
         $this->browser->followRedirects();
         $page = $this->press($page, 'Far over');
-        self::assertSays('Stop: fuel in the oil. Go and drain it before anything turns.');
+        $this->assertSays('Stop: fuel in the oil. Go and drain it before anything turns.');
         self::assertSelectorExists('#gate-pull .note.is-shut');
         $page = $this->press($page, 'Drained, refilled, and what let the gas in is dealt with');
-        self::assertSays('Put right since. Look at the oil once more before anything turns.');
+        $this->assertSays('Put right since. Look at the oil once more before anything turns.');
         foreach (['At the mark', 'Of oil only', 'Like oil', 'Dark'] as $chip) {
             $page = $this->press($page, $chip);
         }
-        self::assertSays('The oil is right. Go on.');
+        $this->assertSays('The oil is right. Go on.');
         $this->press($page, 'Undo');
-        self::assertSays('The level is read; the rest of the stick has not been looked at.');
+        $this->assertSays('The level is read; the rest of the stick has not been looked at.');
     }
 
     public function testEveryRefusalIsAPageThatSaysWhy(): void
@@ -40,7 +40,7 @@ final class FindingPagesTest extends ShedTestCase
         $job = $this->job();
         $this->post('/jobs/'.$job->getId().'/findings', ['test' => 'feel.pull', 'outcome' => 'normal']);
         self::assertResponseStatusCodeSame(409);
-        self::assertSays('Feel of the pull is closed for now. First: Oil level.');
+        $this->assertSays('Feel of the pull is closed for now. First: Oil level.');
         $this->post('/jobs/'.$job->getId().'/findings', ['test' => 'look.oil_level', 'outcome' => 'plaid']);
         self::assertResponseStatusCodeSame(422);
         $this->post('/jobs/'.$job->getId().'/findings', ['test' => 'claim.idle_months', 'outcome' => '-4']);
@@ -62,7 +62,7 @@ final class FindingPagesTest extends ShedTestCase
         $this->signIn(Role::Apprentice);
         $this->post('/jobs/'.$job->getId().'/put-right', ['fault' => 'oil.gas_in_oil']);
         self::assertResponseStatusCodeSame(403);
-        self::assertSays('Not for your role');
+        $this->assertSays('Not for your role');
         foreach ([$finding, $cure] as $entry) {
             $this->post('/entries/'.$entry->getId().'/undo', []);
             self::assertResponseStatusCodeSame(403);
@@ -73,7 +73,7 @@ final class FindingPagesTest extends ShedTestCase
         self::assertResponseRedirects();
         self::assertSame(['normal'], $this->record($job)->case()->standing('look.oil_body')?->outcomes);
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
-        self::assertSays('Corrected to: Body of the oil: Like oil before: Body of the oil: Thin');
+        $this->assertSays('Corrected to: Body of the oil: Like oil before: Body of the oil: Thin');
         self::assertCount(1, $page->filter('.entry.is-struck'));
     }
 
@@ -96,7 +96,7 @@ final class FindingPagesTest extends ShedTestCase
         $job = $this->job();
         $this->browser->request('POST', '/jobs/'.$job->getId().'/findings', ['test' => 'look.oil_colour', 'outcome' => 'dark', '_token' => 'stale', 'request_key' => '019ab4c2-7a11-7c11-8000-0123456789ab']);
         self::assertResponseStatusCodeSame(403);
-        self::assertSays('This page stood open too long');
+        $this->assertSays('This page stood open too long');
         self::assertSame([], $this->record($job)->entries);
         $this->browser->submitForm('Send it again');
         self::assertResponseRedirects();

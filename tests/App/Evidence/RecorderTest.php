@@ -57,7 +57,7 @@ final class RecorderTest extends ShedTestCase
         $member = $this->member(Role::Technician);
         $recorder = self::service(Recorder::class);
         $stands = fn (): ?array => $this->record($job)->case()->standing('look.oil_colour')?->outcomes;
-        $last = fn (): Entry => $this->record($job)->entries[array_key_last($this->record($job)->entries)];
+        $last = fn (): Entry => array_reverse($this->record($job)->entries)[0];
 
         $this->found($job, Finding::observed('look.oil_colour', 'milky'));
         $milky = $last();

@@ -44,7 +44,7 @@ final class ExchangeTest extends ShedTestCase
         $this->browser->request('GET', '/jobs/'.$job->getId().'/case.json');
         self::assertJsonStringEqualsJsonString(self::CASE, (string) $this->browser->getResponse()->getContent());
         $this->browser->request('GET', '/jobs/'.$job->getId().'/fuel/tank');
-        self::assertSays('To waste. It cannot be saved.');
+        $this->assertSays('To waste. It cannot be saved.');
     }
 
     public function testAnExportPassesTheSchemaThatIsServed(): void
@@ -94,7 +94,7 @@ final class ExchangeTest extends ShedTestCase
         self::assertResponseStatusCodeSame(422);
         self::assertSame('{"format": <b>', $page->filter('#import_text')->text());
         $this->browser->request('POST', '/import', ['import' => ['label' => 'x', 'ownerName' => 'y', 'text' => '', '_token' => $this->token()]]);
-        self::assertSays('Choose a case file, or paste its text below.');
+        $this->assertSays('Choose a case file, or paste its text below.');
         self::assertSame(0, self::service(JobRepository::class)->count());
     }
 

@@ -14,6 +14,7 @@ use Doctrine\DBAL\Exception\ConnectionException;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\HttpFoundation\Session\Session;
 use Symfony\Component\HttpFoundation\Session\Storage\MockArraySessionStorage;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
@@ -62,7 +63,7 @@ final class PagesTest extends ShedTestCase
         $dispatcher = self::getContainer()->get('event_dispatcher');
         self::assertInstanceOf(EventDispatcherInterface::class, $dispatcher);
         $request->setSession(new Session(new MockArraySessionStorage()));
-        self::getContainer()->get('request_stack')->push($request);
+        self::service(RequestStack::class)->push($request);
         $dispatcher->dispatch($event, KernelEvents::EXCEPTION);
         self::assertSame(503, $event->getResponse()?->getStatusCode());
         $html = (string) $event->getResponse()->getContent();
@@ -89,9 +90,9 @@ final class PagesTest extends ShedTestCase
         self::assertTrue($this->again($job)->isHandedBack());
         $this->post('/jobs/'.$job->getId().'/findings', ['test' => 'look.oil_colour', 'outcome' => 'dark']);
         self::assertResponseStatusCodeSame(409);
-        self::assertSays('This machine was handed back');
+        $this->assertSays('This machine was handed back');
         $this->browser->request('GET', '/?stand=handed_back');
-        self::assertSays('Heronbill test mower');
+        $this->assertSays('Heronbill test mower');
         $this->post('/jobs/'.$job->getId().'/hand-back', []);
         self::assertFalse($this->again($job)->isHandedBack());
     }

@@ -35,7 +35,7 @@ final class IntakeTest extends ShedTestCase
         self::assertSame('look.oil_level', $job->getWaitsFor());
 
         $this->browser->followRedirect();
-        self::assertSays('#'.$job->getId().' Tarnsmith two-stage');
+        $this->assertSays('#'.$job->getId().' Tarnsmith two-stage');
         self::assertStringContainsString('&lt;b&gt;snow', (string) $this->browser->getResponse()->getContent());
     }
 
@@ -56,9 +56,9 @@ final class IntakeTest extends ShedTestCase
         $bad = ['kind' => '', 'label' => 'Half a machine', 'displacement' => '-3', 'oil' => 'a lot', 'idle' => '5000'] + self::FIELDS;
         $page = $this->browser->request('POST', '/take-in', ['intake' => $bad + ['_token' => $this->token()]]);
         self::assertResponseStatusCodeSame(422);
-        self::assertSays('-3 cm³ cannot be: allowed is 10 to 2000 cm³.');
-        self::assertSays('“a lot” is not a number.');
-        self::assertSays('Say what kind of machine it is.');
+        $this->assertSays('-3 cm³ cannot be: allowed is 10 to 2000 cm³.');
+        $this->assertSays('“a lot” is not a number.');
+        $this->assertSays('Say what kind of machine it is.');
         self::assertSame('Half a machine', $page->filter('#intake_label')->attr('value'));
         self::assertSame('a lot', $page->filter('#intake_oil')->attr('value'));
         self::assertSame('e10', $page->filter('[name="intake[claims][claim_fuel_kind]"][checked]')->attr('value'));
@@ -71,7 +71,7 @@ final class IntakeTest extends ShedTestCase
         $fields = ['displacement' => '950'] + self::FIELDS;
         $this->browser->request('POST', '/take-in', ['intake' => $fields + ['_token' => $this->token()]]);
         self::assertResponseStatusCodeSame(422);
-        self::assertSays('950 cm³ is unusual');
+        $this->assertSays('950 cm³ is unusual');
         $this->browser->request('POST', '/take-in', ['intake' => $fields + ['it_is_so' => '1', '_token' => $this->token()]]);
         self::assertResponseRedirects();
         self::assertSame(950.0, $this->only()->getMachine()->facts()->displacementCc);
@@ -94,7 +94,7 @@ final class IntakeTest extends ShedTestCase
         file_put_contents($file, "GIF89a<?php system('id');");
         $this->browser->request('POST', '/take-in', ['intake' => self::FIELDS + ['_token' => $this->token()]], ['intake' => ['photos' => [new UploadedFile($file, 'mower.jpg', 'image/jpeg', null, true)]]]);
         self::assertResponseStatusCodeSame(422);
-        self::assertSays('not a JPEG, PNG or WebP picture');
+        $this->assertSays('not a JPEG, PNG or WebP picture');
         self::assertSame(0, self::service(JobRepository::class)->count());
         self::assertSame(0, self::service(PhotoRepository::class)->count());
     }

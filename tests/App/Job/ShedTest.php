@@ -16,7 +16,7 @@ final class ShedTest extends ShedTestCase
     {
         $this->signIn();
         $this->browser->request('GET', '/');
-        self::assertSays('The shed is empty.');
+        $this->assertSays('The shed is empty.');
         self::assertSelectorExists('.empty a[href="/take-in"]');
     }
 
@@ -67,7 +67,7 @@ final class ShedTest extends ShedTestCase
         foreach (['/jobs/999999999', '/jobs/0', '/jobs/abc', '/jobs/99999999999999999999', '/photos/1/full.jpg', '/nowhere'] as $address) {
             $this->browser->request('GET', $address);
             self::assertResponseStatusCodeSame(404, $address);
-            self::assertSays('There is nothing here');
+            $this->assertSays('There is nothing here');
         }
     }
 }

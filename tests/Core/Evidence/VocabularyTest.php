@@ -95,9 +95,14 @@ final class VocabularyTest extends TestCase
 
     public function testRefusesAbsurdMachines(): void
     {
-        foreach ([['displacementCc' => -5.0], ['compressionRatio' => 0.5], ['oilMl' => \NAN], ['governedRpm' => 1e9]] as $facts) {
+        foreach ([
+            static fn (): MachineFacts => new MachineFacts(MachineKind::Mower, displacementCc: -5.0),
+            static fn (): MachineFacts => new MachineFacts(MachineKind::Mower, compressionRatio: 0.5),
+            static fn (): MachineFacts => new MachineFacts(MachineKind::Mower, oilMl: \NAN),
+            static fn (): MachineFacts => new MachineFacts(MachineKind::Mower, governedRpm: 1e9),
+        ] as $absurd) {
             try {
-                new MachineFacts(MachineKind::Mower, ...$facts);
+                $absurd();
                 self::fail('It was taken.');
             } catch (ImpossibleAmount $refusal) {
                 self::assertSame('amount.out_of_range', $refusal->reason());

@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test';
+
+// One worker: the tests share one server and one barn, each on machines of its own.
+export default defineConfig({
+    testDir: '.',
+    testMatch: '*.spec.mjs',
+    workers: 1,
+    timeout: 30_000,
+    retries: 0,
+    reporter: [['list']],
+    outputDir: '../../var/browser',
+    use: {
+        baseURL: process.env.SHED_ADDRESS,
+        viewport: { width: 1280, height: 800 },
+        locale: 'en-US',
+        actionTimeout: 8_000,
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+        },
+    },
+});

@@ -1,0 +1,96 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { test, expect, signIn, takeIn, tap, pick } from './shed.mjs';
+
+test('without a script everything can be read and entered', async ({ browser }) => {
+    const context = await browser.newContext({ javaScriptEnabled: false });
+    const page = await context.newPage();
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Scriptless mower' });
+    await page.goto(`${job}/gates`);
+    await tap(page, 'Oil level', 'At the mark');
+    await page.goto(`${job}/fuel/bowl`);
+    await pick(page, 'Stale');
+    await page.locator('#card-look').getByRole('button', { name: 'Save' }).click();
+    await expect(page.locator('.verdict')).toContainText('It smells stale.');
+    await context.close();
+});
+
+test('a double tap records once', async ({ page }) => {
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Double-tapped mower' });
+    await page.goto(`${job}/gates`);
+    await page.getByRole('group', { name: 'Oil level', exact: true }).getByRole('button', { name: 'At the mark' }).dblclick();
+    await expect(page.locator('.saved')).toContainText('Oil level: At the mark');
+    await page.goto(`${job}/history`);
+    await expect(page.locator('.entry', { hasText: 'Oil level' })).toHaveCount(1);
+});
+
+test('a dropped connection in the middle: what was entered waits on the device and is sent once', async ({ page, context }) => {
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Offline mower' });
+    await page.goto(`${job}/fuel/tank`);
+    await page.locator('#age_age').fill('30');
+    await context.setOffline(true);
+    await page.locator('#card-age').getByRole('button', { name: 'Save' }).click();
+    await expect(page.locator('#offline')).toContainText('No connection.');
+    await expect(page.locator('#age_age')).toHaveValue('30');
+    await context.setOffline(false);
+    await expect(page.locator('.saved')).toBeVisible({ timeout: 15_000 });
+    await expect(page.locator('#offline')).toBeHidden();
+    await page.goto(`${job}/history`);
+    await expect(page.locator('.entry', { hasText: 'Jar from the tank' })).toHaveCount(1);
+});
+
+test('what is half typed survives a closed page', async ({ page }) => {
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Half-typed mower' });
+    await page.goto(`${job}/fuel/tank`);
+    await page.locator('#shift_fuel').fill('90');
+    await page.goto('/');
+    await page.goto(`${job}/fuel/tank`);
+    await expect(page.locator('#shift_fuel')).toHaveValue('90');
+    await expect(page.locator('#card-shift')).toContainText('What you had typed here is back.');
+});
+
+test('a session that ran out while typing loses nothing', async ({ page, context }) => {
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Expired mower' });
+    await page.goto(`${job}/gates`);
+    await context.clearCookies();
+    await page.getByRole('group', { name: 'Body of the oil' }).getByRole('button', { name: 'Like oil' }).click();
+    await expect(page.getByText('What you typed is kept')).toBeVisible();
+    await page.getByLabel('Name you sign in by').fill('tamsin');
+    await page.getByLabel('Password').fill('tray-under-the-filler');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('button', { name: 'Send it again' }).click();
+    await page.goto(`${job}/history`);
+    await expect(page.locator('.entry').first()).toContainText('Body of the oil: Like oil');
+});
+
+test('a picture of twenty megabytes, and a disguised one, are refused in words', async ({ page }) => {
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Photographed mower' });
+    for (const [buffer, words] of [[Buffer.alloc(20_000_000, 7), 'larger than 12 MB'], [Buffer.alloc(50_000_000, 7), 'larger than 12 MB'], [Buffer.from('<svg onload="alert(1)"/>'), 'not a JPEG, PNG or WebP picture']]) {
+        await page.goto(job);
+        await page.getByLabel('Add photos').setInputFiles({ name: 'mower.jpg', mimeType: 'image/jpeg', buffer });
+        await page.getByRole('button', { name: 'Send' }).click();
+        await expect(page.locator('[data-error=refused]')).toContainText(words);
+    }
+});
+
+test('a killed database is said in plain words, and everything committed is there when it is back', async ({ page }) => {
+    test.setTimeout(90_000);
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Killed mower' });
+    await page.goto(`${job}/gates`);
+    await tap(page, 'Oil level', 'At the mark');
+    process.kill(Number(readFileSync(`${process.env.SHED_RUN}/mariadb.pid`, 'utf8')), 'SIGKILL');
+    await page.getByRole('group', { name: 'Color of the oil' }).getByRole('button', { name: 'Dark' }).click();
+    await expect(page.locator('[data-error=database]')).toContainText('The database does not answer');
+    execFileSync('bash', ['-c', `. bin/lib/shed.sh; db_port=${process.env.SHED_DB_PORT}; start_database`], { stdio: 'ignore', timeout: 60_000 });
+    await page.getByRole('button', { name: 'Send it again' }).click();
+    await page.goto(`${job}/history`);
+    await expect(page.locator('.entry')).toHaveCount(3);
+    await expect(page.locator('.entry').first()).toContainText('Color of the oil: Dark');
+});

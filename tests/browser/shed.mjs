@@ -1,0 +1,61 @@
+import { test as base, expect } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+
+export { expect };
+
+const passwords = { odalys: 'barn-keys-on-the-hook', tamsin: 'tray-under-the-filler', wim: 'never-pull-it-yet' };
+
+/** A page on which any script error, any refused resource and any request to another host fails the test. */
+export const test = base.extend({
+    page: async ({ page, baseURL }, use) => {
+        const wrongs = [];
+        page.on('pageerror', (error) => wrongs.push(`script: ${error.message}`));
+        page.on('console', (message) => {
+            if (message.type() === 'error' && !/status of (4\d\d|503)|ERR_INTERNET_DISCONNECTED|ERR_CONNECTION/.test(message.text())) {
+                wrongs.push(`console: ${message.text()}`);
+            }
+        });
+        page.on('request', (request) => {
+            if (!request.url().startsWith(baseURL) && !request.url().startsWith('blob:')) {
+                wrongs.push(`elsewhere: ${request.url()}`);
+            }
+        });
+        await use(page);
+        expect(wrongs).toEqual([]);
+    },
+});
+
+export const signIn = async (page, name = 'tamsin') => {
+    await page.goto('/sign-in');
+    await page.getByLabel('Name you sign in by').fill(name);
+    await page.getByLabel('Password').fill(passwords[name]);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'The shed' })).toBeVisible();
+};
+
+/** Presses a chip that is a choice of a form. */
+export const pick = (page, choice, role = 'radio') => page.getByRole(role, { name: choice, exact: true }).check();
+
+/** Takes in a machine by clicking, and returns the address of its job. */
+export const takeIn = async (page, { kind = 'Mower', label, idle = '8' } = {}) => {
+    await page.goto('/take-in');
+    await pick(page, kind);
+    await page.getByLabel('Name of the machine').fill(label);
+    await page.getByLabel('Owner', { exact: true }).fill('Cabin 3');
+    await page.getByLabel('How long has it stood?').fill(idle);
+    await page.getByRole('button', { name: 'Take it in' }).click();
+    await expect(page.getByRole('heading', { name: label })).toBeVisible();
+    return new URL(page.url()).pathname;
+};
+
+/** Taps an outcome of a look and waits until it stands. */
+export const tap = async (page, look, outcome) => {
+    const group = page.getByRole('group', { name: look, exact: true });
+    await group.getByRole('button', { name: outcome, exact: true }).click();
+    await expect(group.getByRole('button', { name: outcome, exact: true })).toHaveAttribute('aria-pressed', 'true');
+};
+
+export const expectAccessible = async (page) => {
+    const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+    expect(found.violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target).join(' | ')}`)).toEqual([]);
+};

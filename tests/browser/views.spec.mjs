@@ -1,0 +1,85 @@
+import { test, expect, signIn, pick, expectAccessible } from './shed.mjs';
+
+const views = ['/', '/?stand=handed_back', '/?find=nothing-like-it', '/take-in', '/jobs/9', '/jobs/9/gates', '/jobs/9/fuel/tank', '/jobs/9/fuel/bowl', '/jobs/9/history', '/jobs/9/machine', '/jobs/9/waste', '/waste', '/import', '/me', '/people', '/keys', '/nowhere'];
+
+test('the sign-in page is accessible', async ({ page }) => {
+    await page.goto('/sign-in');
+    await expectAccessible(page);
+});
+
+for (const look of ['Light', 'Dark', 'Sunlight']) {
+    test(`every view is accessible in the look "${look}"`, async ({ page }) => {
+        test.setTimeout(120_000);
+        await signIn(page, 'odalys');
+        await page.goto('/me');
+        await pick(page, look);
+        await page.getByRole('button', { name: 'Save' }).click();
+        for (const view of look === 'Light' ? views : ['/', '/jobs/9', '/jobs/9/gates', '/jobs/9/fuel/tank', '/take-in']) {
+            await test.step(view, async () => {
+                await page.goto(view);
+                await expectAccessible(page);
+            });
+        }
+        await page.goto('/me');
+        await pick(page, 'As the device');
+        await page.getByRole('button', { name: 'Save' }).click();
+    });
+}
+
+test('no view is wider than a small phone, nor at twice the size', async ({ page }) => {
+    test.setTimeout(60_000);
+    await signIn(page, 'odalys');
+    for (const [width, height] of [[360, 740], [640, 400]]) {
+        await page.setViewportSize({ width, height });
+        for (const view of views) {
+            await page.goto(view);
+            expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(width);
+        }
+    }
+});
+
+test('what a thumb has to hit is 44 pixels high', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await signIn(page);
+    for (const view of ['/', '/jobs/9/gates', '/jobs/9/fuel/tank', '/take-in']) {
+        await page.goto(view);
+        const small = await page.$$eval('main button, main .chip, main .button, main .input, main summary', (parts) =>
+            parts.filter((part) => part.offsetParent && part.getBoundingClientRect().height < 43.5).map((part) => part.outerHTML.slice(0, 80)));
+        expect(small, view).toEqual([]);
+    }
+});
+
+test('a first visit weighs at most 200 kB and the next 40 kB', async ({ page }) => {
+    await page.goto('/sign-in');
+    await signIn(page);
+    const weigh = async (address) => {
+        const client = await page.context().newCDPSession(page);
+        await client.send('Network.enable');
+        let bytes = 0;
+        client.on('Network.loadingFinished', (event) => { bytes += event.encodedDataLength; });
+        await page.goto(address, { waitUntil: 'networkidle' });
+        await client.detach();
+        return bytes;
+    };
+    const client = await page.context().newCDPSession(page);
+    await client.send('Network.clearBrowserCache');
+    expect(await weigh('/jobs/13')).toBeLessThan(200_000);
+    for (const view of ['/', '/jobs/13', '/jobs/13/gates', '/jobs/13/fuel/tank']) {
+        expect(await weigh(view), view).toBeLessThan(40_000);
+    }
+});
+
+test('the line is a map for the eye and a list for the ear', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/jobs/9');
+    const drawing = page.getByRole('group', { name: /The line: what is known/ });
+    await expect(drawing.getByRole('link')).toHaveCount(14);
+    await expect(drawing.getByRole('link', { name: '2. Tank: bad' })).toBeVisible();
+    await drawing.getByRole('link', { name: '14. Crankcase: proved good' }).click();
+    await expect(page).toHaveURL(/gates#gate-oil/);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto('/jobs/9');
+    await expect(drawing).toBeHidden();
+    await expect(page.locator('.line-list li')).toHaveCount(14);
+    await expect(page.locator('#known-tank')).toContainText('bad');
+});
