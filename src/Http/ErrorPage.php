@@ -35,6 +35,11 @@ final readonly class ErrorPage
         if (Response::HTTP_INTERNAL_SERVER_ERROR === $status && $this->kernel->isDebug()) {
             return;
         }
+        if (Response::HTTP_SERVICE_UNAVAILABLE === $status) {
+            // The person could not be loaded, so the firewall would sign them out on the way back: the session is
+            // left as it is, and they are who they were once the database answers again.
+            $event->getRequest()->attributes->remove('_security_firewall_run');
+        }
         $event->setResponse(new Response($this->twig->render('error/error.html.twig', [
             'code' => $code,
             'detail' => $detail,
