@@ -164,7 +164,9 @@ start_web() {
     else
         fill_in "$project/config/server/php-fpm.conf" "$run/php-fpm.conf"
         local as=(); [ "$(id -u)" -eq 0 ] && as=(-R)
-        "$fpm" "${as[@]}" -y "$run/php-fpm.conf" >>"$run/log/php-fpm.log" 2>&1 || fail 'php-fpm did not start.' "look into $run/log/php-fpm.log"
+        # The code cache is laid out before any pool is read, so its size can only be said here.
+        "$fpm" "${as[@]}" -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=20000 \
+            -d opcache.validate_timestamps=0 -d opcache.preload="$project/config/preload.php" -d opcache.preload_user="$(id -un)" -y "$run/php-fpm.conf" >>"$run/log/php-fpm.log" 2>&1 || fail 'php-fpm did not start.' "look into $run/log/php-fpm.log"
     fi
     if ! runs "$run/nginx.pid" nginx; then
         port_taken "$http_port" && fail "port $http_port, meant for the pages, is taken." "SHED_HTTP_PORT=$((http_port + 10)) bin/start"

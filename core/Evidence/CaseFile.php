@@ -25,7 +25,8 @@ final readonly class CaseFile
     /** The finding of a test that stands: the last made. */
     public function standing(string $test): ?Finding
     {
-        foreach (array_reverse($this->events) as $event) {
+        for ($last = \count($this->events) - 1; $last >= 0; --$last) {
+            $event = $this->events[$last];
             if ($event instanceof Finding && $event->test === $test) {
                 return $event;
             }
@@ -37,7 +38,8 @@ final readonly class CaseFile
     /** Whether any fault of the list was put right after the last finding of this test. */
     public function putRightSince(string $test, string ...$faults): bool
     {
-        foreach (array_reverse($this->events) as $event) {
+        for ($last = \count($this->events) - 1; $last >= 0; --$last) {
+            $event = $this->events[$last];
             if ($event instanceof PutRight && \in_array($event->fault, $faults, true)) {
                 return true;
             }

@@ -13,13 +13,13 @@ use AwakeShed\Core\Units\ImpossibleAmount;
 final readonly class Vocabulary
 {
     /**
-     * @param array<string, TestDefinition>                                                 $tests         by id
-     * @param array<string, string>                                                         $faults        id => English name
-     * @param list<HoldDefinition>                                                          $holds
-     * @param list<Prerequisite>                                                            $prerequisites
-     * @param array<string, array{least: float|int, most: float|int, unit: string}>         $numbers       by test id
-     * @param list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}> $onlyFor
-     * @param array<string, non-empty-list<string>>                                         $schools       question => schools, the default first
+     * @param array<string, TestDefinition>                                                                          $tests         by id
+     * @param array<string, string>                                                                                  $faults        id => English name
+     * @param list<HoldDefinition>                                                                                   $holds
+     * @param list<Prerequisite>                                                                                     $prerequisites
+     * @param array<string, array{least: float|int, most: float|int, unit: string}>                                  $numbers       by test id
+     * @param array<string, non-empty-list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}>> $onlyFor       by test id
+     * @param array<string, non-empty-list<string>>                                                                  $schools       question => schools, the default first
      */
     private function __construct(
         public array $tests,
@@ -64,7 +64,7 @@ final readonly class Vocabulary
                 $rule['when']['at_least'],
             ), $house['first']),
             $house['numbers'],
-            $house['only_for'],
+            self::byTest($house['only_for']),
             $house['schools'],
         );
     }
@@ -125,15 +125,31 @@ final readonly class Vocabulary
     /** Whether the machine can have what the test looks at; what it cannot have counts as passed. */
     public function applies(string $test, MachineFacts $machine): bool
     {
-        foreach ($this->onlyFor as $rule) {
-            if (\in_array($test, $rule['tests'], true)
-                && !(\in_array($machine->kind->value, $rule['kinds'] ?? [$machine->kind->value], true)
-                    && \in_array($machine->cycle->value, $rule['cycles'] ?? [$machine->cycle->value], true))) {
+        foreach ($this->onlyFor[$test] ?? [] as $rule) {
+            if (!\in_array($machine->kind->value, $rule['kinds'] ?? [$machine->kind->value], true)
+                || !\in_array($machine->cycle->value, $rule['cycles'] ?? [$machine->cycle->value], true)) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    /**
+     * @param list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}> $rules
+     *
+     * @return array<string, non-empty-list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}>>
+     */
+    private static function byTest(array $rules): array
+    {
+        $byTest = [];
+        foreach ($rules as $rule) {
+            foreach ($rule['tests'] as $test) {
+                $byTest[$test][] = $rule;
+            }
+        }
+
+        return $byTest;
     }
 
     private static function decode(string $file): mixed

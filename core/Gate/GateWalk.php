@@ -31,7 +31,6 @@ final readonly class GateWalk
     {
         $owed = $this->gatekeeper->looksOwed($case);
         $holds = $this->gatekeeper->standingHolds($case);
-        $closed = $this->gatekeeper->closed($case);
         $states = [];
         foreach ($this->gates as $gate) {
             $gate = $this->cutTo($case, $gate);
@@ -48,7 +47,7 @@ final readonly class GateWalk
                 $gate,
                 array_values(array_filter($gate->needed, fn (string $look): bool => \in_array($look, $owed, true) || !$this->isDone($case, $look))),
                 $standing,
-                array_intersect_key($closed, array_flip($gate->looks())),
+                $this->gatekeeper->closed($case, $gate->looks()),
             );
         }
 

@@ -33,12 +33,18 @@ final readonly class Gatekeeper
         return $this->blockersAmong($case, $test, $this->holds($case));
     }
 
-    /** @return array<string, list<Blocker>> every closed test that the machine can have, by id, in the vocabulary's order */
-    public function closed(CaseFile $case): array
+    /**
+     * @param list<string>|null $among test ids; every test of the vocabulary when not given
+     *
+     * @return array<string, list<Blocker>> the closed ones among those that the machine can have, by id
+     *
+     * @throws \AwakeShed\Core\Evidence\UnknownWord when the vocabulary has no such test
+     */
+    public function closed(CaseFile $case, ?array $among = null): array
     {
         $holds = $this->holds($case);
         $closed = [];
-        foreach (array_keys($this->vocabulary->tests) as $test) {
+        foreach ($among ?? array_keys($this->vocabulary->tests) as $test) {
             $blockers = $this->vocabulary->applies($test, $case->machine) ? $this->blockersAmong($case, $test, $holds) : [];
             if ([] !== $blockers) {
                 $closed[$test] = $blockers;

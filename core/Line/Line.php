@@ -48,13 +48,12 @@ final readonly class Line
 
                 continue;
             }
-            foreach ($this->tonesOf($event) as $element => [$tone, $outcome]) {
-                $spoken[$element][$event->test] = [$tone, $outcome];
+            $tones = $this->tonesOf($event);
+            foreach (array_diff_key($spoken, $tones) as $element => $silent) {
+                unset($spoken[$element][$event->test]);
             }
-            foreach (array_keys($spoken) as $element) {
-                if (!isset($this->tonesOf($event)[$element])) {
-                    unset($spoken[$element][$event->test]);
-                }
+            foreach ($tones as $element => $said) {
+                $spoken[$element][$event->test] = $said;
             }
         }
 

@@ -11,10 +11,13 @@ use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 
 /** All entries of one job, and the case they add up to. */
-final readonly class Record
+final class Record
 {
+    /** @var array<string, Entry>|null test => the entry whose finding stands; worked out when first asked for */
+    private ?array $standing = null;
+
     /** @param list<Entry> $entries oldest first */
-    public function __construct(public Job $job, public array $entries)
+    public function __construct(public readonly Job $job, public readonly array $entries)
     {
     }
 
@@ -53,15 +56,7 @@ final readonly class Record
     /** The entry whose finding of this test stands. */
     public function standingEntry(string $test): ?Entry
     {
-        foreach (array_reverse($this->counting()) as $entry) {
-            foreach ($entry->events() as $event) {
-                if ($event instanceof Finding && $event->test === $test) {
-                    return $entry;
-                }
-            }
-        }
-
-        return null;
+        return ($this->standing ??= $this->indexed())[$test] ?? null;
     }
 
     public function jar(JarSample $sample): ?JarReading
@@ -110,5 +105,21 @@ final readonly class Record
                 $struckBy[$target->getId()] = $entry->getKind();
             }
         }
+        $this->standing = null;
+    }
+
+    /** @return array<string, Entry> */
+    private function indexed(): array
+    {
+        $standing = [];
+        foreach ($this->counting() as $entry) {
+            foreach ($entry->events() as $event) {
+                if ($event instanceof Finding) {
+                    $standing[$event->test] = $entry;
+                }
+            }
+        }
+
+        return $standing;
     }
 }

@@ -79,6 +79,7 @@ final readonly class Intake
     {
         $this->once->run($key, $by, function () use ($job, $input): null {
             $job->getMachine()->describe((string) $input->label, $input->facts($job->getMachine()->facts()->extras), (string) $input->ownerName, (string) $input->ownerContact);
+            // Files it anew as well.
             $job->wantedFor($input->wantedBy, (string) $input->remarks);
             $this->recorder->recompute($this->recorder->open($job));
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Gate\Stand;
 use AwakeShed\Core\Gate\Standing;
 use Doctrine\DBAL\Types\Types;
@@ -13,15 +14,19 @@ use Doctrine\ORM\Mapping as ORM;
 /**
  * One machine's stay in the shed, from intake to hand-back.
  *
- * Where it stands is derived from its evidence and kept here only so that the shed can list, filter and sort
- * thousands of jobs in one query; `bin/console shed:recompute` makes it anew.
+ * Where it stands, and what it is filed under, is derived and kept here only so that the shed can list, find, filter
+ * and sort thousands of jobs off one index; `bin/console shed:recompute` makes it anew.
  */
 #[ORM\Entity(repositoryClass: JobRepository::class)]
-#[ORM\Index(columns: ['handed_back_at', 'stand', 'wanted_by'])]
-#[ORM\Index(columns: ['handed_back_at', 'wanted_by'])]
+#[ORM\Index(columns: ['handed_back_at', 'stand', 'due'])]
+#[ORM\Index(columns: ['handed_back_at', 'due'])]
 #[ORM\Index(columns: ['handed_back_at', 'taken_in_at'])]
+#[ORM\Index(columns: ['handed_back_at', 'search_text', 'stand', 'due'])]
+#[ORM\Index(columns: ['handed_back_at', 'kind', 'stand', 'due'])]
 class Job
 {
+    private const NO_DAY = '9999-12-31';
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
@@ -57,17 +62,39 @@ class Job
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
     private ?\DateTimeImmutable $handedBackAt = null;
 
+    /** Filed under: the day it is wanted, or the end of time, so that undated jobs sort last without being asked. */
+    #[ORM\Column(type: Types::DATE_IMMUTABLE)]
+    private \DateTimeImmutable $due;
+
+    /** Filed under: the kind of its machine. */
+    #[ORM\Column(enumType: MachineKind::class, length: 30)]
+    private MachineKind $kind;
+
+    /** Filed under: what it is found by, in lower case; compared byte by byte, which is what makes finding fast. */
+    #[ORM\Column(length: 250, options: ['collation' => 'utf8mb4_bin'])]
+    private string $searchText;
+
     public function __construct(Machine $machine, Member $takenInBy, \DateTimeImmutable $takenInAt)
     {
         $this->machine = $machine;
         $this->takenInBy = $takenInBy;
         $this->takenInAt = $takenInAt;
+        $this->file();
+    }
+
+    /** Files the job under what its machine is called and is now; for after its machine was described anew. */
+    public function file(): void
+    {
+        $this->due = $this->wantedBy ?? new \DateTimeImmutable(self::NO_DAY);
+        $this->kind = $this->machine->getKind();
+        $this->searchText = mb_strtolower($this->machine->getLabel().' · '.$this->machine->getOwnerName());
     }
 
     public function wantedFor(?\DateTimeImmutable $date, string $remarks): void
     {
         $this->wantedBy = $date;
         $this->remarks = mb_substr(trim($remarks), 0, 2000);
+        $this->file();
     }
 
     public function follow(string $question, string $school): void

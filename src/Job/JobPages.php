@@ -42,7 +42,7 @@ final readonly class JobPages
             $case,
             LineDrawing::of($this->line->of($case), fn (Element $element): string => $this->roomOf($element, $record->job)),
             $this->walk->of($case),
-            ShutActs::by(array_intersect_key($this->gatekeeper->closed($case), array_flip(self::ACTS))),
+            ShutActs::by($this->gatekeeper->closed($case, self::ACTS)),
             OilVerdict::of($case, $this->vocabulary, $this->gatekeeper),
             array_map(static fn ($jar): FuelVerdict => FuelVerdict::of($jar, $school), $case->jars),
         );

@@ -11,9 +11,12 @@ use AwakeShed\Core\Units\Unit;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** Writes quantities in the reader's units. */
-final readonly class Quantities
+final class Quantities
 {
-    public function __construct(private Reader $reader, private TranslatorInterface $translator)
+    /** @var array<int, \NumberFormatter> by digits after the sign: slow to make, so each is made once a request */
+    private array $formatters = [];
+
+    public function __construct(private readonly Reader $reader, private readonly TranslatorInterface $translator)
     {
     }
 
@@ -57,8 +60,7 @@ final readonly class Quantities
     /** Without trailing zeros, which would claim a precision nobody read. */
     public function number(float $amount, int $decimals): string
     {
-        $formatter = new \NumberFormatter($this->reader->locale(), \NumberFormatter::DECIMAL);
-        $formatter->setAttribute(\NumberFormatter::MAX_FRACTION_DIGITS, $decimals);
+        $formatter = $this->formatters[$decimals] ??= $this->formatter($decimals);
 
         return (string) $formatter->format(round($amount, $decimals) + 0.0);
     }
@@ -74,6 +76,14 @@ final readonly class Quantities
         };
 
         return $this->number($duration->in($unit), $decimals).' '.$this->translator->trans($unit->symbol());
+    }
+
+    private function formatter(int $decimals): \NumberFormatter
+    {
+        $formatter = new \NumberFormatter($this->reader->locale(), \NumberFormatter::DECIMAL);
+        $formatter->setAttribute(\NumberFormatter::MAX_FRACTION_DIGITS, $decimals);
+
+        return $formatter;
     }
 
     private static function plain(float $amount, int $decimals): string

@@ -18,6 +18,7 @@ final readonly class ShowExtension
 {
     public function __construct(
         private Quantities $quantities,
+        private Dates $dates,
         private Words $words,
         private Reader $reader,
         private WaitRepository $waits,
@@ -53,14 +54,13 @@ final readonly class ShowExtension
     #[AsTwigFilter('day')]
     public function day(\DateTimeInterface $date): string
     {
-        // A bare date has no hour to move: shown in the zone it was written in.
-        return (string) (new \IntlDateFormatter($this->reader->locale(), \IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE, $date->getTimezone()))->format($date);
+        return $this->dates->day($date);
     }
 
     #[AsTwigFilter('moment')]
     public function moment(\DateTimeInterface $date): string
     {
-        return (string) (new \IntlDateFormatter($this->reader->locale(), \IntlDateFormatter::MEDIUM, \IntlDateFormatter::SHORT, $this->reader->timezone()))->format($date);
+        return $this->dates->moment($date);
     }
 
     #[AsTwigFunction('words')]

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\DriverManager;
+use Doctrine\DBAL\Tools\DsnParser;
+
+/*
+ * The measuring half of bin/bench: php bin/lib/bench.php ADDRESS ENV-FILE. One process, one connection, pages in turn
+ * with the empty page, so that a slow moment of the machine falls on all of them alike.
+ */
+
+const ROUNDS = 60;
+const WARM_UP = 8;
+const MANY = 20_000;
+
+require_once dirname(__DIR__, 2).'/vendor/autoload.php';
+
+[$address, $envFile] = [$argv[1] ?? '', $argv[2] ?? ''];
+$env = parse_ini_file($envFile, false, \INI_SCANNER_RAW);
+$url = is_array($env) && is_string($env['DATABASE_URL'] ?? null) ? $env['DATABASE_URL'] : '';
+$database = DriverManager::getConnection((new DsnParser(['mysql' => 'pdo_mysql']))->parse($url));
+$number = static function (string $sql) use ($database): int {
+    $value = $database->fetchOne($sql);
+
+    return is_numeric($value) ? (int) $value : 0;
+};
+
+$curl = curl_init();
+curl_setopt_array($curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_ENCODING => 'gzip', \CURLOPT_FOLLOWLOCATION => true]);
+
+/**
+ * @param array<string, string>|null $post
+ *
+ * @return array{seconds: float, bytes: int, html: string} until the last byte; bytes on the wire
+ */
+$get = static function (string $path, ?array $post = null) use ($curl, $address): array {
+    curl_setopt_array($curl, [\CURLOPT_URL => $address.'/'.ltrim($path, '/'), \CURLOPT_HTTPGET => true]);
+    if (null !== $post) {
+        curl_setopt($curl, \CURLOPT_POSTFIELDS, http_build_query($post));
+    }
+    $html = curl_exec($curl);
+    $status = curl_getinfo($curl, \CURLINFO_RESPONSE_CODE);
+    if (!is_string($html) || 200 !== $status) {
+        fwrite(\STDERR, "$path answered $status\n");
+        exit(1);
+    }
+
+    return ['seconds' => curl_getinfo($curl, \CURLINFO_TOTAL_TIME), 'bytes' => (int) curl_getinfo($curl, \CURLINFO_SIZE_DOWNLOAD), 'html' => $html];
+};
+
+/** @var Closure(non-empty-list<float>): float $median */
+$median = static function (array $values): float {
+    sort($values);
+    $middle = $values[intdiv(count($values), 2)];
+
+    return is_float($middle) ? $middle : NAN;
+};
+
+$statements = static function () use ($database): int {
+    $row = $database->fetchNumeric("SHOW GLOBAL STATUS LIKE 'Com_select'");
+
+    return is_array($row) && is_numeric($row[1] ?? null) ? (int) $row[1] : 0;
+};
+
+preg_match('/name="_csrf_token" value="([^"]+)"/', $get('/sign-in')['html'], $token);
+$get('/sign-in', ['name' => 'tamsin', 'password' => 'tray-under-the-filler', '_csrf_token' => $token[1] ?? '']);
+
+/** @var Closure(string, array<string, string>, float): void $measure with pages by name, the first the empty page */
+$measure = static function (string $title, array $pages, float $bar) use ($get, $median, $statements): void {
+    $times = [];
+    for ($round = -WARM_UP; $round < ROUNDS; ++$round) {
+        foreach ($pages as $name => $path) {
+            assert(is_string($path));
+            $seconds = $get($path)['seconds'];
+            if ($round >= 0) {
+                $times[$name][] = $seconds;
+            }
+        }
+    }
+    $medians = array_map($median, $times);
+    printf("\n%s\n  %-22s %9s %8s %10s %9s\n", $title, 'page', 'median', 'ratio', 'statements', 'weight');
+    foreach ($medians as $name => $seconds) {
+        $before = $statements();
+        $bytes = $get(is_string($pages[$name]) ? $pages[$name] : '')['bytes'];
+        $ratio = $seconds / $medians['empty page'];
+        $over = $ratio > $bar ? sprintf('   over %.0fx', $bar) : '';
+        printf("  %-22s %6.1f ms %7.2fx %10d %6.1f kB%s\n", $name, 1000 * $seconds, $ratio, $statements() - $before, $bytes / 1000, $over);
+    }
+};
+
+$pages = ['empty page' => '/health', 'shed' => '/', 'job' => '/jobs/9', 'gates' => '/jobs/9/gates', 'jar' => '/jobs/9/fuel/tank', 'history' => '/jobs/9/history', 'take in' => '/take-in'];
+$jobs = $number('SELECT COUNT(*) FROM job');
+$measure(sprintf('With %d jobs (bar 4x)', $jobs), $pages, 4.0);
+
+fwrite(\STDERR, "\n  laying out ".MANY." jobs ...\n");
+$first = $number('SELECT MAX(id) FROM machine');
+$member = $number('SELECT MIN(id) FROM member');
+$many = 'seq_1_to_'.MANY;
+$database->executeStatement("INSERT INTO machine (id, kind, label, owner_name, owner_contact, cycle, extras)
+    SELECT $first + seq, ELT(1 + seq % 7, 'mower', 'ride_on_mower', 'snowblower', 'generator', 'inverter_generator', 'pressure_washer', 'two_stroke_hand_tool'),
+    CONCAT('Seeded machine ', seq), CONCAT('Cabin ', seq % 700), '', 'four_stroke', '[]' FROM $many");
+$database->executeStatement("INSERT INTO job (id, machine_id, taken_in_by_id, taken_in_at, wanted_by, due, kind, search_text, remarks, schools, extras, stand, waits_for)
+    SELECT $first + seq, $first + seq, $member, NOW() - INTERVAL seq MINUTE, CURDATE() + INTERVAL seq % 300 DAY, CURDATE() + INTERVAL seq % 300 DAY,
+    (SELECT kind FROM machine WHERE machine.id = $first + seq), CONCAT('seeded machine ', seq, ' · cabin ', seq % 700), '', '[]', '[]',
+    ELT(1 + seq % 5, 'taken_in', 'stopped', 'at_gates', 'at_fuel', 'ready'), 'look.oil_level' FROM $many");
+$entry = $number('SELECT MAX(id) FROM entry');
+$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, as_typed)
+    SELECT $entry + job.seq * 6 + n.seq, $first + job.seq, $member, NOW(), 'observation', 'bench', 0, '[]' FROM $many job, seq_1_to_6 n");
+$database->executeStatement("INSERT INTO recorded_finding (entry_id, test, outcomes, measured, extras)
+    SELECT id, ELT(1 + id % 4, 'look.oil_level', 'look.oil_smell', 'look.oil_body', 'look.oil_colour'), ELT(1 + id % 4, '[\"at_mark\"]', '[\"none\"]', '[\"normal\"]', '[\"dark\"]'), '[]', '[]'
+    FROM entry WHERE id > $entry");
+$database->fetchAllAssociative('ANALYZE TABLE machine, job, entry, recorded_finding');
+
+$late = $first + MANY;
+$measure(sprintf('With %d jobs (bar 5x)', $jobs + MANY), [
+    'empty page' => '/health',
+    'shed' => '/',
+    'shed, page 400' => '/?page=400',
+    'shed, stopped' => '/?stand=stopped',
+    'shed, by kind' => '/?kind=generator',
+    'shed, found by name' => '/?find=machine+1234',
+    'job' => '/jobs/9',
+    'job, the last' => "/jobs/$late",
+    'gates' => '/jobs/9/gates',
+    'jar' => '/jobs/9/fuel/tank',
+], 5.0);
+
+$floor = [];
+for ($round = 0; $round < ROUNDS; ++$round) {
+    $from = hrtime(true);
+    $ids = $database->fetchFirstColumn('SELECT id FROM job WHERE handed_back_at IS NULL ORDER BY due, id LIMIT 25');
+    $database->fetchAllAssociative('SELECT job.*, machine.label, machine.owner_name FROM job JOIN machine ON machine.id = job.machine_id WHERE job.id IN (?)', [$ids], [ArrayParameterType::INTEGER]);
+    $database->fetchAllAssociative('SELECT stand, COUNT(*) FROM job WHERE handed_back_at IS NULL GROUP BY stand');
+    $floor[] = (hrtime(true) - $from) / 1e6;
+}
+printf("\nRaw-SQL floor of the shed with %d jobs: %.1f ms\n", $jobs + MANY, $median($floor));
