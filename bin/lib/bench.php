@@ -50,13 +50,13 @@ $get = static function (string $path, ?array $post = null) use ($curl, $address)
     return ['seconds' => curl_getinfo($curl, \CURLINFO_TOTAL_TIME), 'bytes' => (int) curl_getinfo($curl, \CURLINFO_SIZE_DOWNLOAD), 'html' => $html];
 };
 
-/** @var Closure(non-empty-list<float>): float $median */
-$median = static function (array $values): float {
+/** @param list<float> $values at least one */
+function median(array $values): float
+{
     sort($values);
-    $middle = $values[intdiv(count($values), 2)];
 
-    return is_float($middle) ? $middle : NAN;
-};
+    return $values[intdiv(count($values), 2)] ?? \NAN;
+}
 
 $statements = static function () use ($database): int {
     $row = $database->fetchNumeric("SHOW GLOBAL STATUS LIKE 'Com_select'");
@@ -67,32 +67,36 @@ $statements = static function () use ($database): int {
 preg_match('/name="_csrf_token" value="([^"]+)"/', $get('/sign-in')['html'], $token);
 $get('/sign-in', ['name' => 'tamsin', 'password' => 'tray-under-the-filler', '_csrf_token' => $token[1] ?? '']);
 
-/** @var Closure(string, array<string, string>, float): void $measure with pages by name, the first the empty page */
-$measure = static function (string $title, array $pages, float $bar) use ($get, $median, $statements): void {
+/**
+ * @param array<string, string>                                            $pages      name => path; the first is the empty page
+ * @param Closure(string): array{seconds: float, bytes: int, html: string} $get
+ * @param Closure(): int                                                   $statements sent to the database so far
+ */
+function measure(string $title, array $pages, float $bar, Closure $get, Closure $statements): void
+{
     $times = [];
     for ($round = -WARM_UP; $round < ROUNDS; ++$round) {
         foreach ($pages as $name => $path) {
-            assert(is_string($path));
             $seconds = $get($path)['seconds'];
             if ($round >= 0) {
                 $times[$name][] = $seconds;
             }
         }
     }
-    $medians = array_map($median, $times);
+    $medians = array_map(median(...), $times);
     printf("\n%s\n  %-22s %9s %8s %10s %9s\n", $title, 'page', 'median', 'ratio', 'statements', 'weight');
     foreach ($medians as $name => $seconds) {
         $before = $statements();
-        $bytes = $get(is_string($pages[$name]) ? $pages[$name] : '')['bytes'];
+        $bytes = $get($pages[$name])['bytes'];
         $ratio = $seconds / $medians['empty page'];
         $over = $ratio > $bar ? sprintf('   over %.0fx', $bar) : '';
         printf("  %-22s %6.1f ms %7.2fx %10d %6.1f kB%s\n", $name, 1000 * $seconds, $ratio, $statements() - $before, $bytes / 1000, $over);
     }
-};
+}
 
 $pages = ['empty page' => '/health', 'shed' => '/', 'job' => '/jobs/9', 'gates' => '/jobs/9/gates', 'jar' => '/jobs/9/fuel/tank', 'history' => '/jobs/9/history', 'take in' => '/take-in'];
 $jobs = $number('SELECT COUNT(*) FROM job');
-$measure(sprintf('With %d jobs (bar 4x)', $jobs), $pages, 4.0);
+measure(sprintf('With %d jobs (bar 4x)', $jobs), $pages, 4.0, $get, $statements);
 
 fwrite(\STDERR, "\n  laying out ".MANY." jobs ...\n");
 $first = $number('SELECT MAX(id) FROM machine');
@@ -114,7 +118,7 @@ $database->executeStatement("INSERT INTO recorded_finding (entry_id, test, outco
 $database->fetchAllAssociative('ANALYZE TABLE machine, job, entry, recorded_finding');
 
 $late = $first + MANY;
-$measure(sprintf('With %d jobs (bar 5x)', $jobs + MANY), [
+measure(sprintf('With %d jobs (bar 5x)', $jobs + MANY), [
     'empty page' => '/health',
     'shed' => '/',
     'shed, page 400' => '/?page=400',
@@ -125,7 +129,7 @@ $measure(sprintf('With %d jobs (bar 5x)', $jobs + MANY), [
     'job, the last' => "/jobs/$late",
     'gates' => '/jobs/9/gates',
     'jar' => '/jobs/9/fuel/tank',
-], 5.0);
+], 5.0, $get, $statements);
 
 $floor = [];
 for ($round = 0; $round < ROUNDS; ++$round) {
@@ -135,4 +139,4 @@ for ($round = 0; $round < ROUNDS; ++$round) {
     $database->fetchAllAssociative('SELECT stand, COUNT(*) FROM job WHERE handed_back_at IS NULL GROUP BY stand');
     $floor[] = (hrtime(true) - $from) / 1e6;
 }
-printf("\nRaw-SQL floor of the shed with %d jobs: %.1f ms\n", $jobs + MANY, $median($floor));
+printf("\nRaw-SQL floor of the shed with %d jobs: %.1f ms\n", $jobs + MANY, median($floor));

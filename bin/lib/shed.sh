@@ -147,7 +147,6 @@ build() {
     local mark=$project/var/built-$app_env now
     now=$(fingerprint)
     [ "$(cat "$mark" 2>/dev/null)" = "$now" ] && [ -d "$project/public/assets" ] && [ -d "$project/var/cache/$app_env" ] && return
-    built_anew=1
     mkdir -p "$project/var" "$project/assets/built"
     step 'Building the styles' npm --prefix "$project" run --silent build
     rm -rf "$project/var/cache/$app_env" "$project/public/assets"
@@ -159,14 +158,16 @@ build() {
 start_web() {
     local fpm; fpm=$(command -v php-fpm8.2 || command -v php-fpm) || fail 'php-fpm is missing.' 'as root: apt-get install php8.2-fpm'
     local nginx; nginx=$(command -v nginx || echo /usr/sbin/nginx)
-    if runs "$run/php-fpm.pid" php-fpm; then
-        [ -n "${built_anew:-}" ] && kill -USR2 "$(cat "$run/php-fpm.pid")" && sleep 0.5
-    else
+    # What runs may be of an older build, whoever made the new one: it is told by what it was started with.
+    local now; now=$(fingerprint)
+    if runs "$run/php-fpm.pid" php-fpm && [ "$(cat "$run/served" 2>/dev/null)" != "$now" ]; then stop_one php-fpm.pid php-fpm QUIT; fi
+    if ! runs "$run/php-fpm.pid" php-fpm; then
         fill_in "$project/config/server/php-fpm.conf" "$run/php-fpm.conf"
         local as=(); [ "$(id -u)" -eq 0 ] && as=(-R)
         # The code cache is laid out before any pool is read, so its size can only be said here.
         "$fpm" "${as[@]}" -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=20000 \
             -d opcache.validate_timestamps=0 -d opcache.preload="$project/config/preload.php" -d opcache.preload_user="$(id -un)" -y "$run/php-fpm.conf" >>"$run/log/php-fpm.log" 2>&1 || fail 'php-fpm did not start.' "look into $run/log/php-fpm.log"
+        printf '%s' "$now" >"$run/served"
     fi
     if ! runs "$run/nginx.pid" nginx; then
         port_taken "$http_port" && fail "port $http_port, meant for the pages, is taken." "SHED_HTTP_PORT=$((http_port + 10)) bin/start"
