@@ -40,6 +40,20 @@ alive() { [ -s "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
 # A pid file outlives a machine that was switched off; its number may be somebody else's by now.
 runs() { alive "$1" && tr '\0' ' ' <"/proc/$(cat "$1")/cmdline" 2>/dev/null | grep -q "$2"; }
 
+# A master killed outright leaves its workers behind, and nginx's go on holding the port. Both daemons lead a process
+# group of their own, so its number is the master's.
+reap() { # pid file, what
+    [ -s "$run/$1" ] || return 0
+    runs "$run/$1" "$2" && return 0
+    local group process; group=$(cat "$run/$1")
+    for process in /proc/[0-9]*; do
+        if [ "$(cut -d' ' -f5 "$process/stat" 2>/dev/null)" = "$group" ] && tr '\0' ' ' <"$process/cmdline" 2>/dev/null | grep -q "$2"; then
+            kill -KILL "${process#/proc/}" 2>/dev/null || true
+        fi
+    done
+    rm -f "$run/$1"
+}
+
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
 free_port() {
@@ -158,6 +172,8 @@ build() {
 start_web() {
     local fpm; fpm=$(command -v php-fpm8.2 || command -v php-fpm) || fail 'php-fpm is missing.' 'as root: apt-get install php8.2-fpm'
     local nginx; nginx=$(command -v nginx || echo /usr/sbin/nginx)
+    reap php-fpm.pid php-fpm
+    reap nginx.pid nginx
     # What runs may be of an older build, whoever made the new one: it is told by what it was started with.
     local now; now=$(fingerprint)
     if runs "$run/php-fpm.pid" php-fpm && [ "$(cat "$run/served" 2>/dev/null)" != "$now" ]; then stop_one php-fpm.pid php-fpm QUIT; fi
