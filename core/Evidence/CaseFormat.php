@@ -49,7 +49,7 @@ final readonly class CaseFormat
     public function read(array $document): CaseFile
     {
         $problems = [];
-        $machine = self::attempt('/machine', static fn (): MachineFacts => self::machine($document['machine']), $problems);
+        $machine = self::attempt('/machine', static fn (): MachineFacts => self::machineFromArray($document['machine']), $problems);
         $schools = $document['schools'] ?? [];
         foreach ($schools as $question => $school) {
             self::attempt('/schools/'.self::token($question), fn () => $this->vocabulary->checkSchool($question, $school), $problems);
@@ -75,7 +75,7 @@ final readonly class CaseFormat
         $document = [
             'format' => self::NAME,
             'version' => self::VERSION,
-            'machine' => self::machineArray($case->machine),
+            'machine' => self::machineToArray($case->machine),
             'findings' => array_map(self::eventArray(...), $case->events),
         ];
         if ([] !== $case->schools) {
@@ -89,8 +89,12 @@ final readonly class CaseFormat
         return $document + $case->extras;
     }
 
-    /** @param array<string, mixed>&array{kind: string} $machine */
-    private static function machine(array $machine): MachineFacts
+    /**
+     * @param array<string, mixed>&array{kind: string} $machine
+     *
+     * @throws Refusal when a number is outside its bounds
+     */
+    public static function machineFromArray(array $machine): MachineFacts
     {
         $number = static fn (string $key): ?float => isset($machine[$key]) && is_numeric($machine[$key]) ? (float) $machine[$key] : null;
         $word = static fn (string $key): ?string => isset($machine[$key]) && \is_string($machine[$key]) ? $machine[$key] : null;
@@ -112,8 +116,8 @@ final readonly class CaseFormat
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function machineArray(MachineFacts $machine): array
+    /** @return array<string, mixed> only what is known */
+    public static function machineToArray(MachineFacts $machine): array
     {
         return array_filter([
             'kind' => $machine->kind->value,

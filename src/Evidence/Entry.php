@@ -56,6 +56,10 @@ class Entry
     #[ORM\Column(nullable: true)]
     private ?array $jar = null;
 
+    /** @var array{before: array<string, mixed>, after: array<string, mixed>}|null what was rewritten on the job itself */
+    #[ORM\Column(nullable: true)]
+    private ?array $rewritten = null;
+
     /** @var array<string, string> field => text, as it was typed */
     #[ORM\Column]
     private array $asTyped = [];
@@ -86,6 +90,15 @@ class Entry
     {
         $entry = new self($target->job, $by, $at, EntryKind::Correction, $target->source, $events);
         $entry->target = $target;
+
+        return $entry;
+    }
+
+    /** @param array{before: array<string, mixed>, after: array<string, mixed>} $changes of the job's sheet */
+    public static function rewriting(Job $job, Member $by, \DateTimeImmutable $at, array $changes): self
+    {
+        $entry = new self($job, $by, $at, EntryKind::Observation, Source::Bench, []);
+        $entry->rewritten = $changes;
 
         return $entry;
     }
@@ -167,6 +180,12 @@ class Entry
     public function getJar(): ?JarReading
     {
         return null === $this->jar ? null : JarReading::fromArray($this->jar);
+    }
+
+    /** @return array{before: array<string, mixed>, after: array<string, mixed>}|null */
+    public function getRewritten(): ?array
+    {
+        return $this->rewritten;
     }
 
     /** @return array<string, string> */

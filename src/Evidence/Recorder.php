@@ -6,6 +6,7 @@ namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobSheet;
 use AwakeShed\App\Once\Once;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Evidence\Finding;
@@ -106,9 +107,35 @@ final readonly class Recorder
     {
         $this->change($target->getJob(), $by, $key, function () use ($target, $by): Entry {
             self::refuseStruck($target);
+            // Taking back that something was taken back writes it again.
+            $undone = EntryKind::Withdrawal === $target->getKind()
+                ? $target->getTarget()?->getRewritten()['after'] ?? []
+                : $target->getRewritten()['before'] ?? [];
+            if ([] !== $undone) {
+                JobSheet::write($target->getJob(), $undone);
+            }
 
             return Entry::withdrawal($target, $by, $this->clock->now());
         });
+    }
+
+    /**
+     * Changes what is written on the job itself (its machine, its owner, its schools, whether it is here), and records
+     * what it said before.
+     *
+     * @param \Closure(): void $write
+     *
+     * @throws ClosedJob unless a machine that went home may be written on
+     */
+    public function rewrite(Job $job, Member $by, RequestKey $key, \Closure $write, bool $evenIfHandedBack = false): void
+    {
+        $this->change($job, $by, $key, function () use ($job, $by, $write): ?Entry {
+            $before = JobSheet::of($job);
+            $write();
+            $changes = $before->changesTo(JobSheet::of($job));
+
+            return [] === $changes['after'] ? null : Entry::rewriting($job, $by, $this->clock->now(), $changes);
+        }, $evenIfHandedBack);
     }
 
     /**
@@ -142,17 +169,20 @@ final readonly class Recorder
         $record->job->nowStands(Standing::of($case, $this->walk->of($case)));
     }
 
-    /** @param \Closure(Record): Entry $make */
-    private function change(Job $job, Member $by, RequestKey $key, \Closure $make): void
+    /** @param \Closure(Record): ?Entry $make null when nothing came of it */
+    private function change(Job $job, Member $by, RequestKey $key, \Closure $make, bool $evenIfHandedBack = false): void
     {
-        $this->once->run($key, $by, function () use ($job, $make): null {
+        $this->once->run($key, $by, function () use ($job, $make, $evenIfHandedBack): null {
             $this->entities->lock($job, LockMode::PESSIMISTIC_WRITE);
             $this->entities->refresh($job);
-            if ($job->isHandedBack()) {
+            if ($job->isHandedBack() && !$evenIfHandedBack) {
                 throw new ClosedJob();
             }
             $record = $this->open($job);
             $entry = $make($record);
+            if (null === $entry) {
+                return null;
+            }
             $this->entities->persist($entry);
             $this->entities->flush();
             $this->recompute(new Record($job, [...$record->entries, $entry]));

@@ -145,11 +145,8 @@ final class FuelController extends AbstractController
     {
         $school = $this->taps->text($request, 'school');
         $vocabulary->checkSchool('old_fuel', $school);
-        $this->once->run($this->taps->check($request), $member, function () use ($job, $school): null {
+        $this->recorder->rewrite($job, $member, $this->taps->check($request), static function () use ($job, $school): void {
             $job->follow('old_fuel', $school);
-            $this->recorder->recompute($this->recorder->open($job));
-
-            return null;
         });
         $this->addFlash('said', 'Saved.');
 

@@ -74,16 +74,14 @@ final readonly class Intake
         });
     }
 
-    /** Keeps the machine's facts up to date; what depends on them is made anew. */
+    /** Keeps the machine's facts up to date; what they said before stays in the history. */
     public function describe(Job $job, IntakeInput $input, Member $by, RequestKey $key): void
     {
-        $this->once->run($key, $by, function () use ($job, $input): null {
-            $job->getMachine()->describe((string) $input->label, $input->facts($job->getMachine()->facts()->extras), (string) $input->ownerName, (string) $input->ownerContact);
+        $this->recorder->rewrite($job, $by, $key, static function () use ($job, $input): void {
+            $machine = $job->getMachine();
+            $machine->describe((string) $input->label, $input->facts($machine->facts()->extras), (string) $input->ownerName, (string) $input->ownerContact);
             // Files it anew as well.
             $job->wantedFor($input->wantedBy, (string) $input->remarks);
-            $this->recorder->recompute($this->recorder->open($job));
-
-            return null;
         });
     }
 

@@ -102,6 +102,12 @@ class Job
         $this->schools[$question] = $school;
     }
 
+    /** @param array<string, string> $schools question => school */
+    public function followOnly(array $schools): void
+    {
+        $this->schools = $schools;
+    }
+
     /** @param array<string, mixed> $extras keys of an imported case that mean nothing here, kept for the next export */
     public function carry(array $extras): void
     {

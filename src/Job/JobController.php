@@ -7,7 +7,6 @@ namespace AwakeShed\App\Job;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Taps;
-use AwakeShed\App\Once\Once;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Waste\WasteRepository;
 use Psr\Clock\ClockInterface;
@@ -57,13 +56,11 @@ final class JobController extends AbstractController
 
     #[Route('/hand-back', name: 'job_hand_back', methods: ['POST'])]
     #[IsGranted(JobVoter::HAND_BACK, 'job')]
-    public function handBack(Job $job, Request $request, Taps $taps, Once $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    public function handBack(Job $job, Request $request, Taps $taps, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
-        $once->run($taps->check($request), $member, static function () use ($job, $clock): null {
+        $this->recorder->rewrite($job, $member, $taps->check($request), static function () use ($job, $clock): void {
             $job->isHandedBack() ? $job->takeBack() : $job->handBack($clock->now());
-
-            return null;
-        });
+        }, evenIfHandedBack: true);
         $this->addFlash('said', $job->isHandedBack() ? 'Handed back.' : 'Back in the shed.');
 
         return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);

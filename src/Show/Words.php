@@ -101,6 +101,24 @@ final readonly class Words
         };
     }
 
+    /** A line of a job's sheet, e.g. "Oil it holds, mL". */
+    public function sheet(string $key): string
+    {
+        return $this->trade('sheet.'.$key) ?? self::spelledOut($key);
+    }
+
+    /** What stands on such a line; a dash where nothing does. */
+    public function sheetValue(string $key, mixed $value): string
+    {
+        return match (true) {
+            \is_array($value) => implode(', ', array_map(fn (mixed $school): string => $this->sheetValue('school', $school), $value)),
+            \is_bool($value) => $this->translator->trans($value ? 'yes' : 'no'),
+            \is_string($value) && '' !== $value => $this->trade('outcome.'.$key.'.'.$value) ?? $value,
+            is_numeric($value) => (string) $value,
+            default => '–',
+        };
+    }
+
     public function refusal(Refusal $refusal): string
     {
         return $this->translator->trans($refusal->reason(), $refusal->figures(), 'refusals');

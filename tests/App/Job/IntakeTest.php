@@ -111,6 +111,34 @@ final class IntakeTest extends ShedTestCase
         self::assertSame(8.5, $this->again($job)->getMachine()->facts()->compressionRatio);
     }
 
+    public function testAChangeOfFactsIsInTheHistoryAndUndone(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $change = function (array $fields) use ($job): void {
+            $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/machine');
+            $this->browser->submit($page->selectButton('Save')->form($fields));
+        };
+        $change(['intake[ownerName]' => 'Cabin 5', 'intake[oil]' => '550', 'intake[wantedBy]' => '2026-12-24']);
+        $change(['intake[oil]' => '600']);
+        $change(['intake[oil]' => '600']);
+        $entries = $this->record($job)->entries;
+        self::assertCount(2, $entries, 'Saving what stands already is no change.');
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
+        $this->assertSays('Oil it holds, mL: 600 before: 550');
+        $this->assertSays('Owner: Cabin 5 before: Cabin 4');
+
+        $this->post('/entries/'.$entries[0]->getId().'/undo', []);
+        $machine = $this->again($job)->getMachine();
+        // Only what that change had changed goes back, to what it was.
+        self::assertSame(['Cabin 4', null], [$machine->getOwnerName(), $machine->facts()->oilMl]);
+        self::assertNull($this->again($job)->getWantedBy());
+        $undo = $this->record($this->again($job))->entries[2];
+        $this->post('/entries/'.$undo->getId().'/undo', []);
+        self::assertSame(['Cabin 5', 550.0], [$this->again($job)->getMachine()->getOwnerName(), $this->again($job)->getMachine()->facts()->oilMl]);
+        self::assertSame('2026-12-24', $this->again($job)->getWantedBy()?->format('Y-m-d'));
+    }
+
     private function only(): Job
     {
         self::entities()->clear();
