@@ -4,29 +4,13 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Evidence;
 
-use AwakeShed\Core\Refusal;
+use AwakeShed\Core\StatedRefusal;
 
 /** A reading behind a finding that nothing can have, such as a negative volume. */
-final class ImpossibleMeasurement extends \DomainException implements Refusal
+final class ImpossibleMeasurement extends StatedRefusal
 {
-    /** @param array<string, string|float|int> $figures */
-    private function __construct(string $message, private readonly array $figures)
-    {
-        parent::__construct($message);
-    }
-
     public static function below(string $key, float|int $value, float $floor): self
     {
-        return new self(\sprintf('"%s" is %s; it cannot be below %s.', $key, $value, $floor), ['key' => $key, 'value' => $value, 'least' => $floor]);
-    }
-
-    public function reason(): string
-    {
-        return 'measured.below_floor';
-    }
-
-    public function figures(): array
-    {
-        return $this->figures;
+        return new self('measured.below_floor', \sprintf('"%s" is %s; it cannot be below %s.', $key, $value, $floor), ['key' => $key, 'value' => $value, 'least' => $floor]);
     }
 }

@@ -4,17 +4,11 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Evidence;
 
-use AwakeShed\Core\Refusal;
+use AwakeShed\Core\StatedRefusal;
 
 /** A test, outcome, fault or school that the vocabulary does not have, or a number where it wants a word. */
-final class UnknownWord extends \DomainException implements Refusal
+final class UnknownWord extends StatedRefusal
 {
-    /** @param array<string, string> $figures */
-    private function __construct(private readonly string $reason, string $message, private readonly array $figures)
-    {
-        parent::__construct($message);
-    }
-
     public static function test(string $id): self
     {
         return new self('word.unknown_test', \sprintf('"%s" is not a test of the vocabulary.', $id), ['word' => $id]);
@@ -58,15 +52,5 @@ final class UnknownWord extends \DomainException implements Refusal
             \sprintf('"%s" is not a school of %s; it has %s.', $school, $question, implode(', ', $allowed)),
             ['word' => $school, 'question' => $question, 'allowed' => implode(', ', $allowed)],
         );
-    }
-
-    public function reason(): string
-    {
-        return $this->reason;
-    }
-
-    public function figures(): array
-    {
-        return $this->figures;
     }
 }

@@ -4,18 +4,12 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Fuel;
 
-use AwakeShed\Core\Refusal;
+use AwakeShed\Core\StatedRefusal;
 use AwakeShed\Core\Units\Volume;
 
 /** A reading of the aqueous layer that no fuel could have given. */
-final class ImpossibleWaterShift extends \DomainException implements Refusal
+final class ImpossibleWaterShift extends StatedRefusal
 {
-    /** @param array<string, float> $figures */
-    private function __construct(private readonly string $reason, string $message, private readonly array $figures)
-    {
-        parent::__construct($message);
-    }
-
     public static function waterVanished(Volume $water, Volume $aqueous): self
     {
         return self::because('water_shift.water_vanished', 'The lower layer reads %s mL, less than the %s mL of water poured in.', $aqueous, $water);
@@ -29,16 +23,6 @@ final class ImpossibleWaterShift extends \DomainException implements Refusal
     public static function moreThanPureEthanol(Volume $most, Volume $aqueous): self
     {
         return self::because('water_shift.more_than_pure_ethanol', 'The lower layer reads %s mL; even pure ethanol would make %s mL.', $aqueous, $most);
-    }
-
-    public function reason(): string
-    {
-        return $this->reason;
-    }
-
-    public function figures(): array
-    {
-        return $this->figures;
     }
 
     private static function because(string $reason, string $sentence, Volume $read, Volume $limit): self

@@ -4,17 +4,11 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Units;
 
-use AwakeShed\Core\Refusal;
+use AwakeShed\Core\StatedRefusal;
 
 /** An amount no reading can have: not a number, below absolute zero, or outside the interval its use allows. */
-final class ImpossibleAmount extends \DomainException implements Refusal
+final class ImpossibleAmount extends StatedRefusal
 {
-    /** @param array<string, string|int|float> $figures */
-    private function __construct(private readonly string $reason, string $message, private readonly array $figures = [])
-    {
-        parent::__construct($message);
-    }
-
     public static function notFinite(): self
     {
         return new self('amount.not_finite', 'The amount is not a finite number.');
@@ -42,15 +36,5 @@ final class ImpossibleAmount extends \DomainException implements Refusal
             \sprintf('%s %s, allowed %s to %s %s.', round($value, 4), $symbol, round($least, 4), round($most, 4), $symbol),
             ['value' => round($value, 4), 'least' => round($least, 4), 'most' => round($most, 4), 'unit' => $symbol],
         );
-    }
-
-    public function reason(): string
-    {
-        return $this->reason;
-    }
-
-    public function figures(): array
-    {
-        return $this->figures;
     }
 }

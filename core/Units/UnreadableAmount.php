@@ -4,17 +4,11 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Units;
 
-use AwakeShed\Core\Refusal;
+use AwakeShed\Core\StatedRefusal;
 
 /** Typed text that is not a number with, at most, a unit of the expected dimension behind it. */
-final class UnreadableAmount extends \InvalidArgumentException implements Refusal
+final class UnreadableAmount extends StatedRefusal
 {
-    /** @param array<string, string> $figures */
-    private function __construct(private readonly string $reason, string $message, private readonly array $figures)
-    {
-        parent::__construct($message);
-    }
-
     public static function notANumber(string $text): self
     {
         return new self('amount.not_a_number', \sprintf('"%s" is not a number.', $text), ['text' => $text]);
@@ -30,15 +24,5 @@ final class UnreadableAmount extends \InvalidArgumentException implements Refusa
             \sprintf('"%s" is not a unit known here; use %s.', $unit, $symbols),
             ['unit' => $unit, 'allowed' => $symbols],
         );
-    }
-
-    public function reason(): string
-    {
-        return $this->reason;
-    }
-
-    public function figures(): array
-    {
-        return $this->figures;
     }
 }

@@ -4,16 +4,11 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Photo;
 
-use AwakeShed\Core\Refusal;
+use AwakeShed\Core\StatedRefusal;
 
 /** A file that is no picture we can store, whatever its name says. */
-final class UnusablePhoto extends \DomainException implements Refusal
+final class UnusablePhoto extends StatedRefusal
 {
-    private function __construct(private readonly string $reason, string $message)
-    {
-        parent::__construct($message);
-    }
-
     public static function notAPicture(): self
     {
         return new self('photo.not_a_picture', 'The file is not a JPEG, PNG or WebP picture.');
@@ -27,15 +22,5 @@ final class UnusablePhoto extends \DomainException implements Refusal
     public static function tooLarge(): self
     {
         return new self('photo.too_large', 'The picture is larger than 12 MB.');
-    }
-
-    public function reason(): string
-    {
-        return $this->reason;
-    }
-
-    public function figures(): array
-    {
-        return [];
     }
 }

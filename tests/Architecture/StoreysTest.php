@@ -34,7 +34,7 @@ final class StoreysTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('AwakeShed\Core\Units'))
             ->shouldNot()->dependOn()
-            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\Core'), Selector::Not(Selector::inNamespace('AwakeShed\Core\Units')), Selector::Not(Selector::classname('AwakeShed\Core\Refusal'))))
+            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\Core'), Selector::Not(Selector::inNamespace('AwakeShed\Core\Units')), Selector::Not(Selector::classname('AwakeShed\Core\Refusal')), Selector::Not(Selector::classname('AwakeShed\Core\StatedRefusal'))))
             ->because('every room stands on them');
     }
 
