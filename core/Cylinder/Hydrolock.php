@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Cylinder;
+
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\Ratio;
+use AwakeShed\Core\Units\RatioUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+
+/** A cylinder with liquid in it: geometry of the closed chamber; liquid is taken not to give at all. */
+final readonly class Hydrolock
+{
+    private function __construct(
+        /** What is left above the piston at the top. */
+        public Volume $clearance,
+        public Volume $liquid,
+        private Volume $displacement,
+    ) {
+    }
+
+    /**
+     * @param Volume $displacement swept by one cylinder, 10 to 2000 cm³
+     * @param Ratio  $compression  3 to 20, of the dry cylinder
+     * @param Volume $liquid       0 mL to the swept volume and the clearance together
+     *
+     * @throws ImpossibleAmount when one is outside its interval
+     */
+    public static function in(Volume $displacement, Ratio $compression, Volume $liquid): self
+    {
+        (new Interval(10.0, 2000.0, VolumeUnit::CubicCentimetre))->demand($displacement);
+        (new Interval(3.0, 20.0, RatioUnit::ToOne))->demand($compression);
+        $clearance = $displacement->times(1 / ($compression->in(RatioUnit::ToOne) - 1));
+        (new Interval(0.0, $displacement->plus($clearance)->inMillilitres(), VolumeUnit::Millilitre))->demand($liquid);
+
+        return new self($clearance, $liquid, $displacement);
+    }
+
+    /** The piston meets liquid before it reaches the top. */
+    public function isLocked(): bool
+    {
+        return !$this->liquid->isLessThan($this->clearance);
+    }
+
+    /** @return Ratio|null what the liquid makes of the compression ratio; null when it locks */
+    public function effectiveCompression(): ?Ratio
+    {
+        if ($this->isLocked()) {
+            return null;
+        }
+        $gas = $this->clearance->minus($this->liquid);
+
+        return Ratio::of($this->displacement->plus($gas)->over($gas), RatioUnit::ToOne);
+    }
+
+    /**
+     * How long a dripping needle takes to fill what is still dry above the piston at the top, once everything it lets
+     * through runs into this cylinder.
+     *
+     * @param float  $dropsPerMinute above 0, up to 600
+     * @param Volume $drop           0.01 to 0.1 mL; gasoline 0.02 to 0.03 mL (common practice)
+     *
+     * @return Duration zero when it is locked already
+     *
+     * @throws ImpossibleAmount when one is outside its interval
+     */
+    public function timeToFill(float $dropsPerMinute, Volume $drop): Duration
+    {
+        if (!($dropsPerMinute > 0.0 && $dropsPerMinute <= 600.0)) {
+            throw ImpossibleAmount::outside($dropsPerMinute, 0.0, 600.0, 'drops/min');
+        }
+        (new Interval(0.01, 0.1, VolumeUnit::Millilitre))->demand($drop);
+        if ($this->isLocked()) {
+            return Duration::zero();
+        }
+
+        return Duration::seconds(60 * $this->clearance->minus($this->liquid)->over($drop) / $dropsPerMinute);
+    }
+}

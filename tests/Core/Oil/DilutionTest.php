@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Oil;
+
+use AwakeShed\Core\Oil\Dilution;
+use AwakeShed\Core\Oil\DilutionBand;
+use AwakeShed\Core\Oil\ImpossibleDilution;
+use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class DilutionTest extends TestCase
+{
+    /** @return iterable<string, array{float, float, float, float, DilutionBand}> mark, drained, left in mL; fraction; band */
+    public static function crankcases(): iterable
+    {
+        yield '350 over 550' => [550, 900, 0, 350 / 900, DilutionBand::ChangeFlushAndCure];
+        yield 'what clings counts' => [550, 545, 30, 25 / 575, DilutionBand::Change];
+        yield 'a spoonful' => [600, 605, 0, 5 / 605, DilutionBand::Watch];
+        yield 'at the mark' => [600, 600, 0, 0.0, DilutionBand::Watch];
+    }
+
+    #[DataProvider('crankcases')]
+    public function testFromWhatDrained(float $mark, float $drained, float $left, float $fraction, DilutionBand $band): void
+    {
+        $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres($drained), Volume::millilitres($left), Volume::millilitres(10));
+        self::assertEqualsWithDelta($fraction, $dilution->fraction, 1e-9);
+        self::assertSame($band, $dilution->band());
+    }
+
+    public function testByLevelAndByDrainingAgree(): void
+    {
+        $random = new Seeded(30);
+        for ($case = 0; $case < 200; ++$case) {
+            [$mark, $over, $perMillimetre] = [Volume::millilitres($random->float(300, 1400)), $random->float(0, 40), $random->float(2, 20)];
+            $byLevel = Dilution::overMark($mark, Length::millimetres($over), Volume::millilitres($perMillimetre), Length::millimetres(1));
+            $byDraining = Dilution::drained($mark, $mark->plus(Volume::millilitres($over * $perMillimetre)), Volume::zero(), Volume::millilitres($perMillimetre));
+            self::assertEqualsWithDelta($byLevel->fraction, $byDraining->fraction, 1e-9);
+            self::assertEqualsWithDelta($byLevel->halfWidth, $byDraining->halfWidth, 1e-9);
+        }
+    }
+
+    public function testTheHalfWidthIsWhatTheErrorDoes(): void
+    {
+        $read = static fn (float $drained): float => Dilution::drained(Volume::millilitres(550), Volume::millilitres($drained), Volume::zero(), Volume::millilitres(10))->fraction;
+        $dilution = Dilution::drained(Volume::millilitres(550), Volume::millilitres(700), Volume::zero(), Volume::millilitres(10));
+        self::assertEqualsWithDelta(($read(710) - $read(690)) / 2, $dilution->halfWidth, 1e-4);
+    }
+
+    public function testLessThanTheMarkSaysNothingOfGasoline(): void
+    {
+        // Within the reading error it is simply at the mark.
+        self::assertSame(0.0, Dilution::drained(Volume::millilitres(550), Volume::millilitres(545), Volume::zero(), Volume::millilitres(10))->fraction);
+        $this->expectException(ImpossibleDilution::class);
+        Dilution::drained(Volume::millilitres(550), Volume::millilitres(400), Volume::zero(), Volume::millilitres(10));
+    }
+
+    public function testRefusesWhatNoCrankcaseHolds(): void
+    {
+        $this->expectException(ImpossibleAmount::class);
+        Dilution::drained(Volume::millilitres(550), Volume::millilitres(-1), Volume::zero(), Volume::millilitres(10));
+    }
+}
