@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Published;
+
+use AwakeShed\Core\Carburetor\JetBore;
+use AwakeShed\Core\Carburetor\NumberDrills;
+use AwakeShed\Core\Running\BladeTip;
+use AwakeShed\Core\Running\FlowVerdict;
+use AwakeShed\Core\Running\FuelNeed;
+use AwakeShed\Core\Running\StandardAtmosphere;
+use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Volume;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The smaller standards: ISA, B71.1, B94.11M, and the orifice relation in cases worked by hand. */
+final class StandardsTest extends TestCase
+{
+    /** @return iterable<string, array{float, float, float}> metres, pressure and density share: the standard's table (published) */
+    public static function heights(): iterable
+    {
+        yield 'sea level' => [0, 1.0, 1.0];
+        yield '1000 m' => [1000, 0.8870, 0.9075];
+        yield '1500 m' => [1500, 0.8345, 0.8638];
+        yield '2000 m' => [2000, 0.7846, 0.8217];
+        yield '5000 m' => [5000, 0.5331, 0.6009];
+    }
+
+    #[DataProvider('heights')]
+    public function testTheAtmosphereIsTheStandards(float $metres, float $pressure, float $density): void
+    {
+        self::assertEqualsWithDelta($pressure, StandardAtmosphere::pressureShare($metres), 0.0002);
+        self::assertEqualsWithDelta($density, StandardAtmosphere::densityShare($metres), 0.0003);
+    }
+
+    /** @return iterable<string, array{float, float}> inches, rpm */
+    public static function blades(): iterable
+    {
+        yield '20 in' => [20, 3629];
+        yield '21 in' => [21, 3456];
+        yield '22 in' => [22, 3299];
+    }
+
+    #[DataProvider('blades')]
+    public function testABladeTipStaysBelowItsLimit(float $inches, float $rpm): void
+    {
+        self::assertEqualsWithDelta($rpm, BladeTip::fastest(Length::of($inches, LengthUnit::Inch))->in(SpeedUnit::Rpm), 0.5);
+    }
+
+    /** @return iterable<string, array{int, float}> number, inches (ASME B94.11M) */
+    public static function drills(): iterable
+    {
+        foreach ([80 => 0.0135, 79 => 0.0145, 78 => 0.016, 77 => 0.018, 76 => 0.020, 75 => 0.021, 74 => 0.0225, 73 => 0.024, 72 => 0.025, 71 => 0.026, 70 => 0.028, 60 => 0.040] as $number => $inches) {
+            yield '#'.$number => [$number, $inches];
+        }
+    }
+
+    #[DataProvider('drills')]
+    public function testDrillsAreTheStandards(int $number, float $inches): void
+    {
+        $drills = NumberDrills::shipped();
+        self::assertEqualsWithDelta($inches, $drills->diameter($number)?->in(LengthUnit::Inch), 1e-9);
+        self::assertSame($number, $drills->nearest(Length::of($inches * 1.001, LengthUnit::Inch)));
+        self::assertSame(60 === $number ? null : true, null === $drills->nextAbove(Length::of($inches, LengthUnit::Inch)) ? null : true);
+    }
+
+    public function testTheNextDrillIsTheNextOfTheTable(): void
+    {
+        $drills = NumberDrills::shipped();
+        self::assertSame(77, $drills->nextAbove(Length::of(0.016, LengthUnit::Inch)));
+        self::assertSame(80, $drills->nextAbove(Length::millimetres(0.2)));
+        self::assertNull($drills->diameter(59));
+    }
+
+    public function testFlowGoesWithTheArea(): void
+    {
+        $bore = static fn (float $amount, LengthUnit $unit): JetBore => JetBore::of(Length::of($amount, $unit));
+        self::assertEqualsWithDelta(1.266, $bore(0.016, LengthUnit::Inch)->flowInto($bore(0.018, LengthUnit::Inch)), 0.0005);
+        self::assertEqualsWithDelta(1.148, $bore(0.70, LengthUnit::Millimetre)->flowInto($bore(0.75, LengthUnit::Millimetre)), 0.0005);
+        self::assertEqualsWithDelta(0.63, $bore(0.70, LengthUnit::Millimetre)->widestWire()->inMillimetres(), 1e-9);
+    }
+
+    public function testThinAirWantsASmallerJetByTheFourthRoot(): void
+    {
+        $jet = JetBore::of(Length::millimetres(0.70));
+        // A sixteenth part less area follows from an eighth less air: (7/8)^½ = 0.935.
+        self::assertEqualsWithDelta(0.935, $jet->flowInto($jet->forAir(0.875)), 0.001);
+        self::assertEqualsWithDelta(0.70, $jet->forAir(1.0)->diameter->inMillimetres(), 1e-12);
+    }
+
+    public function testAMowerDrinksTwentyTwoMillilitresAMinute(): void
+    {
+        $need = FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm));
+        self::assertEqualsWithDelta(16.6, $need->gramsPerMinute(), 0.05);
+        self::assertEqualsWithDelta(22.3, $need->perMinute()->inMillilitres(), 0.05);
+        self::assertSame(FlowVerdict::Starves, $need->metBy(Volume::millilitres(20)));
+        self::assertSame(FlowVerdict::Scant, $need->metBy(Volume::millilitres(40)));
+        self::assertSame(FlowVerdict::Ample, $need->metBy(Volume::millilitres(70)));
+    }
+
+    public function testRefusesWhatIsOutsideTheirReach(): void
+    {
+        foreach ([
+            static fn () => StandardAtmosphere::pressureShare(12000),
+            static fn () => StandardAtmosphere::densityShare(\NAN),
+            static fn () => BladeTip::fastest(Length::millimetres(0)),
+            static fn () => JetBore::of(Length::millimetres(12)),
+            static fn () => JetBore::of(Length::millimetres(0.7))->forAir(0.1),
+            static fn () => FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(100_000, SpeedUnit::Rpm)),
+            static fn () => FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm))->metBy(Volume::millilitres(-1)),
+        ] as $beyond) {
+            try {
+                $beyond();
+                self::fail('It was computed.');
+            } catch (ImpossibleAmount $refusal) {
+                self::assertNotSame('', $refusal->getMessage());
+            }
+        }
+    }
+}
