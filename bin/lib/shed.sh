@@ -92,7 +92,7 @@ install_libraries() {
     export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
     step 'Fetching the Symfony source' composer install -d "$project/packages/symfony" --no-progress --no-scripts --no-autoloader
     step 'Fetching PHP libraries' composer update -d "$project" --no-progress --no-scripts
-    step 'Fetching styles, scripts and fonts' npm --prefix "$project" install --no-audit --no-fund --ignore-scripts
+    step 'Fetching styles, scripts and fonts' npm --prefix "$project" install --no-audit --no-fund --no-package-lock --ignore-scripts
     printf '%s' "$now" >"$project/vendor/.awake-shed"
     printf '%s' "$now" >"$mark"
 }
