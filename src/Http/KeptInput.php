@@ -35,7 +35,8 @@ final readonly class KeptInput
             return null;
         }
 
-        return new self($request->getPathInfo(), $fields);
+        // One slash only: two would name another host.
+        return new self('/'.ltrim($request->getPathInfo(), '/'), $fields);
     }
 
     /** What a person typed, without the machinery; for showing. */

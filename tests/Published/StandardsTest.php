@@ -6,9 +6,11 @@ namespace AwakeShed\Tests\Published;
 
 use AwakeShed\Core\Carburetor\JetBore;
 use AwakeShed\Core\Carburetor\NumberDrills;
+use AwakeShed\Core\Fuel\Premix;
 use AwakeShed\Core\Running\BladeTip;
 use AwakeShed\Core\Running\FlowVerdict;
 use AwakeShed\Core\Running\FuelNeed;
+use AwakeShed\Core\Running\SprayNozzle;
 use AwakeShed\Core\Running\StandardAtmosphere;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Length;
@@ -104,12 +106,34 @@ final class StandardsTest extends TestCase
         self::assertSame(FlowVerdict::Ample, $need->metBy(Volume::millilitres(70)));
     }
 
+    public function testANozzleIsCountedAtFourThousandPsi(): void
+    {
+        self::assertEqualsWithDelta(3.79, SprayNozzle::forPump(3, 2500)->size, 0.005);
+        self::assertEqualsWithDelta(3.0, SprayNozzle::forPump(3, 4000)->size, 1e-12);
+    }
+
+    /** @return iterable<string, array{float, float, float}> litres of fuel, parts to one, mL: as cans have it printed */
+    public static function mixes(): iterable
+    {
+        yield '50 to 1' => [1, 50, 20];
+        yield '40 to 1' => [1, 40, 25];
+        yield '50 to 1, a US gallon: 2.6 fl oz' => [3.785411784, 50, 2.56 * 29.57353];
+    }
+
+    #[DataProvider('mixes')]
+    public function testPremixIsWhatCansSay(float $litres, float $parts, float $millilitres): void
+    {
+        self::assertEqualsWithDelta($millilitres, Premix::oil(Volume::millilitres(1000 * $litres), $parts)->inMillilitres(), 0.005);
+    }
+
     public function testRefusesWhatIsOutsideTheirReach(): void
     {
         foreach ([
             static fn () => StandardAtmosphere::pressureShare(12000),
             static fn () => StandardAtmosphere::densityShare(\NAN),
             static fn () => BladeTip::fastest(Length::millimetres(0)),
+            static fn () => SprayNozzle::forPump(0, 2500),
+            static fn () => Premix::oil(Volume::millilitres(1000), 1),
             static fn () => JetBore::of(Length::millimetres(12)),
             static fn () => JetBore::of(Length::millimetres(0.7))->forAir(0.1),
             static fn () => FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(100_000, SpeedUnit::Rpm)),

@@ -64,6 +64,7 @@ test('a session that ran out while typing loses nothing', async ({ page, context
     await page.getByLabel('Password').fill('tray-under-the-filler');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await page.getByRole('button', { name: 'Send it again' }).click();
+    await expect(page).toHaveURL(new RegExp(`${job}/gates`));
     await page.goto(`${job}/history`);
     await expect(page.locator('.entry').first()).toContainText('Body of the oil: Like oil');
 });
@@ -92,6 +93,7 @@ test('a killed database is said in plain words, and everything committed is ther
     await expect(page.locator('[data-error=database]')).toContainText('The database does not answer');
     execFileSync('bash', ['-c', `. bin/lib/shed.sh; db_port=${process.env.SHED_DB_PORT}; start_database`], { stdio: 'ignore', timeout: 60_000 });
     await page.getByRole('button', { name: 'Send it again' }).click();
+    await expect(page).toHaveURL(new RegExp(`${job}/gates`));
     await page.goto(`${job}/history`);
     await expect(page.locator('.entry')).toHaveCount(3);
     await expect(page.locator('.entry').first()).toContainText('Color of the oil: Dark');

@@ -25,6 +25,8 @@ final class CalcCommandTest extends KernelTestCase
         yield 'fuel need' => ['fuel-need', ['displacement_cc' => 160, 'rpm' => 3000], 'ml_per_min', 22.3, 0.05];
         yield 'blade tip' => ['blade-tip', ['blade_mm' => 533.4], 'fastest_rpm', 3456, 0.5];
         yield 'altitude' => ['altitude', ['altitude_m' => 1500, 'gauge_psi' => 83.45], 'sea_level_psi', 100, 0.05];
+        yield 'nozzle' => ['nozzle', ['gal_per_min' => 3, 'psi' => 2500], 'size', 3.79, 0.005];
+        yield 'premix' => ['premix', ['fuel_ml' => 1000, 'parts_to_one' => 32], 'measure_ml', 31.25, 1e-9];
         yield 'hydrolock' => ['hydrolock', ['displacement_cc' => 160, 'compression_ratio' => 8.5, 'liquid_ml' => 10], 'effective_compression', 15.1, 0.05];
     }
 

@@ -158,6 +158,17 @@ final class JarPageTest extends ShedTestCase
         $this->assertSays('Smell of the fuel: Varnish');
     }
 
+    public function testAJarReadingIsUndoneWhereItWasMade(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->read($job, 'look', ['smell' => 'stale']);
+        $this->read($job, 'look', ['smell' => 'varnish']);
+        $this->press($this->browser->getCrawler(), 'Undo');
+        self::assertResponseRedirects('/jobs/'.$job->getId().'/fuel/tank');
+        self::assertSame('stale', $this->record($job)->jar(JarSample::Tank)?->look->smell?->value);
+    }
+
     public function testWasteIsWrittenDownByCanAndTakenBack(): void
     {
         $this->signIn();

@@ -80,6 +80,7 @@ final class PagesTest extends ShedTestCase
         self::assertNull(KeptInput::of(Request::create('/x', 'POST', ['text' => str_repeat('x', 200_000)])));
         self::assertNull(KeptInput::of(Request::create('/x', 'GET', ['text' => 'x'])));
         self::assertNull(KeptInput::of(Request::create('/x', 'POST', [])));
+        self::assertSame('/elsewhere.example/x', KeptInput::of(Request::create('http://localhost//elsewhere.example/x', 'POST', ['a' => 'b']))?->path);
     }
 
     public function testAHandedBackMachineIsReadNotWrittenUntilTakenBack(): void
