@@ -43,9 +43,7 @@ final readonly class JetBore
      */
     public function forAir(float $density): self
     {
-        if (!($density >= 0.5 && $density <= 1.5)) {
-            throw ImpossibleAmount::outside($density, 0.5, 1.5, ': 1');
-        }
+        ImpossibleAmount::unlessBetween($density, 0.5, 1.5, ': 1');
 
         return new self($this->diameter->times($density ** 0.25));
     }

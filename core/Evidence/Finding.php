@@ -46,6 +46,12 @@ final readonly class Finding
         return new self($this->test, $this->outcomes, $this->number, $this->measured, $extras);
     }
 
+    /** Said by the owner, not seen. */
+    public function isClaim(): bool
+    {
+        return str_starts_with($this->test, 'claim.');
+    }
+
     /** @param list<string> $outcomes */
     public function saysAnyOf(array $outcomes): bool
     {

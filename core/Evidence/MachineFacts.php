@@ -55,8 +55,8 @@ final readonly class MachineFacts
         $this->cycle = $cycle ?? $kind->usualCycle();
         foreach ($this->numbers() as $field => $value) {
             [$least, $most, $symbol] = self::BOUNDS[$field];
-            if (null !== $value && !($value >= $least && $value <= $most)) {
-                throw ImpossibleAmount::outside($value, $least, $most, $symbol);
+            if (null !== $value) {
+                ImpossibleAmount::unlessBetween($value, $least, $most, $symbol);
             }
         }
     }

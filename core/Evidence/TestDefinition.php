@@ -24,9 +24,4 @@ final readonly class TestDefinition
     {
         return null === $this->outcomes;
     }
-
-    public function isClaim(): bool
-    {
-        return str_starts_with($this->id, 'claim.');
-    }
 }

@@ -85,9 +85,7 @@ final readonly class Vocabulary
         if ($test->takesNumber()) {
             $number = $finding->number ?? throw UnknownWord::numberWanted($test);
             $bounds = $this->numbers[$test->id];
-            if (!($number >= $bounds['least'] && $number <= $bounds['most'])) {
-                throw ImpossibleAmount::outside($number, $bounds['least'], $bounds['most'], $bounds['unit']);
-            }
+            ImpossibleAmount::unlessBetween($number, $bounds['least'], $bounds['most'], $bounds['unit']);
 
             return;
         }

@@ -21,9 +21,7 @@ final readonly class FuelAge
     /** @throws ImpossibleAmount when not 0 to 600 months */
     public static function months(float $months): self
     {
-        if (!($months >= 0.0 && $months <= self::MOST_MONTHS)) {
-            throw ImpossibleAmount::outside($months, 0.0, self::MOST_MONTHS, 'months');
-        }
+        ImpossibleAmount::unlessBetween($months, 0.0, self::MOST_MONTHS, 'months');
 
         return new self($months);
     }

@@ -25,9 +25,7 @@ final readonly class Premix
     public static function oil(Volume $fuel, float $partsToOne): Volume
     {
         (new Interval(10.0, 200_000.0, VolumeUnit::Millilitre))->demand($fuel);
-        if (!($partsToOne >= 10.0 && $partsToOne <= 200.0)) {
-            throw ImpossibleAmount::outside($partsToOne, 10.0, 200.0, ': 1');
-        }
+        ImpossibleAmount::unlessBetween($partsToOne, 10.0, 200.0, ': 1');
 
         return $fuel->times(1 / $partsToOne);
     }

@@ -31,12 +31,13 @@ final readonly class GateWalk
     {
         $owed = $this->gatekeeper->looksOwed($case);
         $holds = $this->gatekeeper->standingHolds($case);
+        $gates = array_filter(
+            array_map(fn (Gate $gate): Gate => $this->cutTo($case, $gate), $this->gates),
+            static fn (Gate $gate): bool => [] !== $gate->looks(),
+        );
+        $closed = $this->gatekeeper->closed($case, array_merge(...array_map(static fn (Gate $gate): array => $gate->looks(), array_values($gates))));
         $states = [];
-        foreach ($this->gates as $gate) {
-            $gate = $this->cutTo($case, $gate);
-            if ([] === $gate->looks()) {
-                continue;
-            }
+        foreach ($gates as $gate) {
             $standing = [];
             foreach ($holds as $hold) {
                 if ([] !== array_intersect(array_keys($hold->whenAny), $gate->looks())) {
@@ -47,7 +48,7 @@ final readonly class GateWalk
                 $gate,
                 array_values(array_filter($gate->needed, fn (string $look): bool => \in_array($look, $owed, true) || !$this->isDone($case, $look))),
                 $standing,
-                $this->gatekeeper->closed($case, $gate->looks()),
+                array_intersect_key($closed, array_flip($gate->looks())),
             );
         }
 

@@ -57,7 +57,7 @@ final readonly class Standing
     private static function anythingSeen(CaseFile $case): bool
     {
         foreach ($case->events as $event) {
-            if (!$event instanceof Finding || !str_starts_with($event->test, 'claim.')) {
+            if (!$event instanceof Finding || !$event->isClaim()) {
                 return true;
             }
         }

@@ -26,11 +26,8 @@ final readonly class SprayNozzle
      */
     public static function forPump(float $gallonsPerMinute, float $psi): self
     {
-        foreach ([[$gallonsPerMinute, 0.2, 20.0, 'gal/min'], [$psi, 100.0, 10_000.0, 'psi']] as [$value, $least, $most, $symbol]) {
-            if (!($value >= $least && $value <= $most)) {
-                throw ImpossibleAmount::outside($value, $least, $most, $symbol);
-            }
-        }
+        ImpossibleAmount::unlessBetween($gallonsPerMinute, 0.2, 20.0, 'gal/min');
+        ImpossibleAmount::unlessBetween($psi, 100.0, 10_000.0, 'psi');
 
         return new self($gallonsPerMinute * sqrt(self::REFERENCE_PSI / $psi));
     }

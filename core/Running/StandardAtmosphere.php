@@ -40,9 +40,7 @@ final readonly class StandardAtmosphere
 
     private static function base(float $metres): float
     {
-        if (!($metres >= -500.0 && $metres <= 5000.0)) {
-            throw ImpossibleAmount::outside($metres, -500.0, 5000.0, 'm');
-        }
+        ImpossibleAmount::unlessBetween($metres, -500.0, 5000.0, 'm');
 
         return 1 - 2.25577e-5 * $metres;
     }

@@ -28,6 +28,18 @@ final class ImpossibleAmount extends StatedRefusal
         );
     }
 
+    /**
+     * For figures that are no quantity of ours; not a number lies between nothing.
+     *
+     * @throws self
+     */
+    public static function unlessBetween(float $value, float $least, float $most, string $symbol): void
+    {
+        if (!($value >= $least && $value <= $most)) {
+            throw self::outside($value, $least, $most, $symbol);
+        }
+    }
+
     /** All three in the same unit, whose symbol is given. */
     public static function outside(float $value, float $least, float $most, string $symbol): self
     {
