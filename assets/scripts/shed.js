@@ -219,6 +219,43 @@
         }
     };
 
+    // --- A recording as it comes: server-sent events, each a handful of samples the server has saved already.
+
+    const bringLiveToLife = (svg) => {
+        const [left, right, top, bottom] = [58, 704, 20, 270];
+        const line = svg.querySelector('polyline');
+        const now = svg.querySelector('[data-now]');
+        const [times, values] = [[], []];
+        const source = new EventSource(svg.dataset.live);
+        // A page may arrive in several parts, each announced; one ear is enough.
+        svg.removeAttribute('data-live');
+        const stop = () => source.close();
+        source.addEventListener('samples', (event) => {
+            const { t, v } = JSON.parse(event.data);
+            times.push(...t);
+            values.push(...v);
+            const span = Math.max(10, times.at(-1));
+            const most = Math.max(...values) * 1.1 || 1;
+            // A pixel a sample is enough for the eye; the analysis has them all.
+            const stride = Math.max(1, Math.floor(times.length / 650));
+            line.setAttribute('points', times.filter((_, index) => index % stride === 0).map((time, index) =>
+                `${left + (right - left) * time / span},${bottom - (bottom - top) * values[index * stride] / most}`).join(' '));
+            now.textContent = `${values.at(-1).toFixed(1)} ${svg.dataset.unit}`;
+        });
+        source.addEventListener('silent', (event) => {
+            stop();
+            document.getElementById('live-said').textContent = event.data;
+        });
+        source.addEventListener('end', () => {
+            stop();
+            if (svg.isConnected) {
+                window.htmx.ajax('GET', svg.dataset.done, { target: '#main', select: '#main', swap: 'outerHTML show:none' });
+            }
+        });
+        // Whoever goes to another page has let the recording go; what came is kept.
+        document.addEventListener('htmx:beforeSwap', stop, { once: true });
+    };
+
     // --- Keys: few, and only while no field has the cursor.
 
     document.addEventListener('keydown', (event) => {
@@ -241,6 +278,7 @@
         tick();
         part.querySelectorAll('form[data-draft]').forEach(restoreDraft);
         part.querySelectorAll('svg[data-jar]').forEach(bringJarToLife);
+        part.querySelectorAll('svg[data-live]').forEach(bringLiveToLife);
         part.querySelectorAll('.finder select').forEach((select) =>
             select.addEventListener('change', () => select.form.requestSubmit()));
     };

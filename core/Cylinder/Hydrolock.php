@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Cylinder;
 
 use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\Frequency;
+use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Ratio;
@@ -61,23 +63,21 @@ final readonly class Hydrolock
      * How long a dripping needle takes to fill what is still dry above the piston at the top, once everything it lets
      * through runs into this cylinder.
      *
-     * @param float  $dropsPerMinute above 0, up to 600
-     * @param Volume $drop           0.01 to 0.1 mL; gasoline 0.02 to 0.03 mL (common practice)
+     * @param Frequency $drops 0.01 to 600 a minute
+     * @param Volume    $drop  0.01 to 0.1 mL; gasoline 0.02 to 0.03 mL (common practice)
      *
      * @return Duration zero when it is locked already
      *
      * @throws ImpossibleAmount when one is outside its interval
      */
-    public function timeToFill(float $dropsPerMinute, Volume $drop): Duration
+    public function timeToFill(Frequency $drops, Volume $drop): Duration
     {
-        if (!($dropsPerMinute > 0.0 && $dropsPerMinute <= 600.0)) {
-            throw ImpossibleAmount::outside($dropsPerMinute, 0.0, 600.0, 'drops/min');
-        }
+        (new Interval(0.01, 600.0, FrequencyUnit::PerMinute))->demand($drops);
         (new Interval(0.01, 0.1, VolumeUnit::Millilitre))->demand($drop);
         if ($this->isLocked()) {
             return Duration::zero();
         }
 
-        return Duration::seconds(60 * $this->clearance->minus($this->liquid)->over($drop) / $dropsPerMinute);
+        return Duration::seconds($this->clearance->minus($this->liquid)->over($drop) / $drops->in(FrequencyUnit::Hertz));
     }
 }

@@ -65,11 +65,13 @@ final readonly class Dilution
 
     public function band(): DilutionBand
     {
-        return match (true) {
-            $this->fraction < DilutionBand::WATCH_BELOW => DilutionBand::Watch,
-            $this->fraction <= DilutionBand::FLUSH_ABOVE => DilutionBand::Change,
-            default => DilutionBand::ChangeFlushAndCure,
-        };
+        return DilutionBand::of($this->fraction);
+    }
+
+    /** As the stick is read: so much over the mark that nobody spilled it in. */
+    public function isFarOver(): bool
+    {
+        return DilutionBand::ChangeFlushAndCure === $this->band();
     }
 
     /** @throws ImpossibleDilution */

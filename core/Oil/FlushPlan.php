@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Oil;
 
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
 
 /**
  * How many changes bring a thinned crankcase back: after each, the share that clings is all that is left of what was,
@@ -54,5 +58,35 @@ final readonly class FlushPlan
 
         // Each refilling brings the crankcase back to the mark: what clung inside need not be poured again.
         return new self($changes, $steps, $mark->times($changes * (1 - $left)));
+    }
+
+    /**
+     * What clings at a draining, measured: what a refilling to the mark did not need.
+     *
+     * @param Volume $mark   one filling, 50 mL to 10 L
+     * @param Volume $refill what brought it back to the mark, from half a filling up to one
+     *
+     * @return float as a share of a filling
+     *
+     * @throws ImpossibleAmount when one is outside its interval
+     */
+    public static function leftShare(Volume $mark, Volume $refill): float
+    {
+        (new Interval(50.0, 10_000.0, VolumeUnit::Millilitre))->demand($mark);
+        (new Interval(0.5 * $mark->inMillilitres(), $mark->inMillilitres(), VolumeUnit::Millilitre))->demand($refill);
+
+        return $mark->minus($refill)->over($mark);
+    }
+
+    /**
+     * @param Duration $each one change: drain, refill and the run that warms it, 0 to 8 h
+     *
+     * @throws ImpossibleAmount outside that
+     */
+    public function time(Duration $each): Duration
+    {
+        (new Interval(0.0, 8.0, DurationUnit::Hour))->demand($each);
+
+        return $each->times($this->changes);
     }
 }

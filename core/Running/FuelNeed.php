@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Running;
 
+use AwakeShed\Core\Units\FlowUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
 use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
 
 /** What a four-stroke engine drinks at a speed, and whether a measured flow feeds it. */
@@ -50,20 +52,20 @@ final readonly class FuelNeed
         return 1000 * $this->kilogramsPerMinute;
     }
 
-    public function perMinute(): Volume
+    public function flow(): VolumeFlow
     {
-        return Volume::of(1e6 * $this->kilogramsPerMinute / self::GASOLINE_DENSITY, VolumeUnit::Millilitre);
+        return VolumeFlow::of(1e6 * $this->kilogramsPerMinute / self::GASOLINE_DENSITY, FlowUnit::MillilitrePerMinute);
     }
 
     /**
-     * @param Volume $perMinute measured, 0 to 20 L
+     * @param VolumeFlow $measured 0 to 20 L/min
      *
      * @throws ImpossibleAmount outside that
      */
-    public function metBy(Volume $perMinute): FlowVerdict
+    public function metBy(VolumeFlow $measured): FlowVerdict
     {
-        (new Interval(0.0, 20_000.0, VolumeUnit::Millilitre))->demand($perMinute);
-        $times = $perMinute->over($this->perMinute());
+        (new Interval(0.0, 20_000.0, FlowUnit::MillilitrePerMinute))->demand($measured);
+        $times = $measured->over($this->flow());
 
         return match (true) {
             $times < 1.0 => FlowVerdict::Starves,

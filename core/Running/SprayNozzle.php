@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Running;
 
+use AwakeShed\Core\Units\FlowUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\Pressure;
+use AwakeShed\Core\Units\PressureUnit;
+use AwakeShed\Core\Units\VolumeFlow;
 
 /**
  * The size of a pressure washer's nozzle: the flow it passes at 4000 psi, in US gallons a minute, as the trade counts
@@ -19,16 +24,16 @@ final readonly class SprayNozzle
     }
 
     /**
-     * @param float $gallonsPerMinute pump flow, 0.2 to 20 US gal/min
-     * @param float $psi              working pressure, 100 to 10 000 psi
+     * @param VolumeFlow $pump    0.2 to 20 US gal/min
+     * @param Pressure   $working 100 to 10 000 psi
      *
      * @throws ImpossibleAmount when one is outside its interval
      */
-    public static function forPump(float $gallonsPerMinute, float $psi): self
+    public static function forPump(VolumeFlow $pump, Pressure $working): self
     {
-        ImpossibleAmount::unlessBetween($gallonsPerMinute, 0.2, 20.0, 'gal/min');
-        ImpossibleAmount::unlessBetween($psi, 100.0, 10_000.0, 'psi');
+        (new Interval(0.2, 20.0, FlowUnit::GallonPerMinute))->demand($pump);
+        (new Interval(100.0, 10_000.0, PressureUnit::Psi))->demand($working);
 
-        return new self($gallonsPerMinute * sqrt(self::REFERENCE_PSI / $psi));
+        return new self($pump->in(FlowUnit::GallonPerMinute) * sqrt(self::REFERENCE_PSI / $working->inPsi()));
     }
 }

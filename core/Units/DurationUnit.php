@@ -7,6 +7,8 @@ namespace AwakeShed\Core\Units;
 /** Elapsed time in seconds. */
 enum DurationUnit: string implements Unit
 {
+    use ScaledUnit;
+
     case Second = 's';
     case Minute = 'min';
     case Hour = 'h';
@@ -21,17 +23,7 @@ enum DurationUnit: string implements Unit
         return [$this->value];
     }
 
-    public function toSi(float $amount): float
-    {
-        return $amount * $this->seconds();
-    }
-
-    public function fromSi(float $si): float
-    {
-        return $si / $this->seconds();
-    }
-
-    private function seconds(): int
+    private function inSi(): float
     {
         return match ($this) {
             self::Second => 1,

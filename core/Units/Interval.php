@@ -14,6 +14,12 @@ final readonly class Interval
         }
     }
 
+    /** The same interval in another unit of its dimension. */
+    public function in(Unit $unit): self
+    {
+        return new self($unit->fromSi($this->unit->toSi($this->least)), $unit->fromSi($this->unit->toSi($this->most)), $unit);
+    }
+
     public function contains(Quantity $quantity): bool
     {
         $amount = $quantity->in($this->unit);

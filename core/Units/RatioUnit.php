@@ -7,6 +7,8 @@ namespace AwakeShed\Core\Units;
 /** A bare ratio such as a compression ratio, "8.5 : 1". */
 enum RatioUnit: string implements Unit
 {
+    use ScaledUnit;
+
     case ToOne = 'toone';
 
     public function symbol(): string
@@ -19,13 +21,8 @@ enum RatioUnit: string implements Unit
         return [':1', 'to1'];
     }
 
-    public function toSi(float $amount): float
+    private function inSi(): float
     {
-        return $amount;
-    }
-
-    public function fromSi(float $si): float
-    {
-        return $si;
+        return 1.0;
     }
 }

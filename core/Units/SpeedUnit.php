@@ -7,6 +7,8 @@ namespace AwakeShed\Core\Units;
 /** Shaft speed, revolutions a minute. */
 enum SpeedUnit: string implements Unit
 {
+    use ScaledUnit;
+
     case Rpm = 'rpm';
 
     public function symbol(): string
@@ -19,13 +21,8 @@ enum SpeedUnit: string implements Unit
         return ['rpm', 'min-1', '1/min'];
     }
 
-    public function toSi(float $amount): float
+    private function inSi(): float
     {
-        return $amount * 2 * \M_PI / 60;
-    }
-
-    public function fromSi(float $si): float
-    {
-        return $si * 60 / (2 * \M_PI);
+        return 2 * \M_PI / 60;
     }
 }

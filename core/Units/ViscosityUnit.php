@@ -7,6 +7,8 @@ namespace AwakeShed\Core\Units;
 /** Kinematic viscosity; the centistokes is a square millimetre a second. */
 enum ViscosityUnit: string implements Unit
 {
+    use ScaledUnit;
+
     case Centistokes = 'cst';
 
     public function symbol(): string
@@ -19,13 +21,8 @@ enum ViscosityUnit: string implements Unit
         return ['mm²/s', 'mm2/s', 'cst'];
     }
 
-    public function toSi(float $amount): float
+    private function inSi(): float
     {
-        return $amount * 1e-6;
-    }
-
-    public function fromSi(float $si): float
-    {
-        return $si / 1e-6;
+        return 1e-6;
     }
 }

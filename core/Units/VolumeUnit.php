@@ -7,6 +7,8 @@ namespace AwakeShed\Core\Units;
 /** Volume in cubic metres. US customary factors: NIST SP 811, appendix B.8 (published). */
 enum VolumeUnit: string implements Unit
 {
+    use ScaledUnit;
+
     case Millilitre = 'ml';
     case CubicCentimetre = 'cm3';
     case Litre = 'l';
@@ -41,17 +43,7 @@ enum VolumeUnit: string implements Unit
         };
     }
 
-    public function toSi(float $amount): float
-    {
-        return $amount * $this->cubicMetres();
-    }
-
-    public function fromSi(float $si): float
-    {
-        return $si / $this->cubicMetres();
-    }
-
-    private function cubicMetres(): float
+    private function inSi(): float
     {
         return match ($this) {
             self::Millilitre, self::CubicCentimetre => 1e-6,

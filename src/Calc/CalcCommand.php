@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
+use AwakeShed\App\Calc\Input\Input;
+use AwakeShed\App\Calc\Input\UnreadableInput;
 use AwakeShed\Core\Refusal;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -12,7 +14,6 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /** Every calculation as JSON, so that the core can be checked from outside: exit 0 with a result, exit 2 with a line per problem. */
 #[AsCommand('shed:calc', 'Computes one of the shed\'s calculations from JSON, to JSON.')]
@@ -20,8 +21,7 @@ final class CalcCommand extends Command
 {
     private const FLAGS = \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE;
 
-    /** @param iterable<Calculation> $calculations */
-    public function __construct(#[AutowireIterator(Calculation::class)] private readonly iterable $calculations)
+    public function __construct(private readonly Calculations $calculations, private readonly CalcWords $words)
     {
         parent::__construct();
     }
@@ -38,27 +38,28 @@ final class CalcCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         if (true === $input->getOption('list')) {
-            foreach ($this->calculations as $calculation) {
-                $output->writeln(\sprintf('%-16s %s', $calculation->name(), $calculation->about()));
+            foreach ($this->calculations->all() as $calculation) {
+                $output->writeln(\sprintf('%-16s %s', $calculation->name(), $this->words->about($calculation)));
             }
 
             return Command::SUCCESS;
         }
-        $calculation = $this->named($input->getArgument('name'));
+        $name = $input->getArgument('name');
+        $calculation = \is_string($name) ? $this->calculations->named($name) : null;
         if (null === $calculation) {
             return self::refuse($output, ['/: there is no such calculation; --list names them.']);
         }
         if (true === $input->getOption('describe')) {
-            $output->writeln(json_encode(self::schema($calculation), self::FLAGS));
+            $output->writeln(json_encode($this->schema($calculation), self::FLAGS));
 
             return Command::SUCCESS;
         }
         $json = $input->getOption('in');
 
-        return self::compute($calculation, \is_string($json) ? $json : '', $output);
+        return $this->compute($calculation, \is_string($json) ? $json : '', $output);
     }
 
-    private static function compute(Calculation $calculation, string $json, OutputInterface $output): int
+    private function compute(Calculation $calculation, string $json, OutputInterface $output): int
     {
         try {
             $given = json_decode($json, true, 8, \JSON_THROW_ON_ERROR);
@@ -68,16 +69,13 @@ final class CalcCommand extends Command
         if (!\is_array($given) || ([] !== $given && array_is_list($given))) {
             return self::refuse($output, ['/: an object is wanted.']);
         }
-        $numbers = [];
+        $values = [];
         $problems = [];
         foreach ($calculation->inputs() as $name => $wanted) {
-            $value = $given[$name] ?? $wanted->default;
-            if (!\is_int($value) && !\is_float($value)) {
-                $problems[] = \sprintf('/%s: %s', $name, null === $value ? 'missing.' : 'a number is wanted.');
-            } elseif (!($value >= $wanted->least && $value <= $wanted->most)) {
-                $problems[] = \sprintf('/%s: %s %s, allowed %s to %s.', $name, $value, $wanted->unit, $wanted->least, $wanted->most);
-            } else {
-                $numbers[$name] = (float) $value;
+            try {
+                $values[$name] = $wanted->read($given[$name] ?? null);
+            } catch (UnreadableInput $unreadable) {
+                $problems[] = \sprintf('/%s: %s', $name, $unreadable->getMessage());
             }
         }
         foreach (array_keys(array_diff_key($given, $calculation->inputs())) as $unknown) {
@@ -87,36 +85,36 @@ final class CalcCommand extends Command
             return self::refuse($output, $problems);
         }
         try {
-            $result = $calculation->run(new CalcNumbers($numbers));
+            $answer = $calculation->run(new Given($values));
         } catch (Refusal $refusal) {
             return self::refuse($output, ['/: '.$refusal->getMessage()]);
         }
-        $output->writeln(json_encode(['calculation' => $calculation->name(), 'in' => $numbers, 'out' => $result, 'source' => $calculation->source()], self::FLAGS));
+        $in = array_map(static fn (Input $input, string $name): mixed => $input->write($values[$name] ?? null), $calculation->inputs(), array_keys($calculation->inputs()));
+        $output->writeln(json_encode([
+            'calculation' => $calculation->name(),
+            'in' => array_combine(array_keys($calculation->inputs()), $in),
+            'out' => $answer->plain(),
+            'source' => $this->words->source($calculation),
+        ], self::FLAGS));
 
         return Command::SUCCESS;
     }
 
-    private function named(mixed $name): ?Calculation
+    /** @return array<string, mixed> */
+    private function schema(Calculation $calculation): array
     {
-        foreach ($this->calculations as $calculation) {
-            if ($calculation->name() === $name) {
-                return $calculation;
-            }
+        $properties = [];
+        foreach ($calculation->inputs() as $name => $input) {
+            $properties[$name] = $input->schema($this->words->input($calculation, $name));
         }
 
-        return null;
-    }
-
-    /** @return array<string, mixed> */
-    private static function schema(Calculation $calculation): array
-    {
         return [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
             'title' => $calculation->name(),
-            'description' => $calculation->about(),
+            'description' => $this->words->about($calculation),
             'type' => 'object',
-            'properties' => array_map(static fn (CalcInput $input): array => $input->schema(), $calculation->inputs()),
-            'required' => array_keys(array_filter($calculation->inputs(), static fn (CalcInput $input): bool => null === $input->default)),
+            'properties' => $properties,
+            'required' => array_keys(array_filter($calculation->inputs(), static fn (Input $input): bool => $input->isRequired())),
             'additionalProperties' => false,
         ];
     }

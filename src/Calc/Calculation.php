@@ -4,28 +4,21 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
+use AwakeShed\App\Calc\Input\Input;
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 
-/** One calculation of the trade, open to the command line; numbers carry their units in their names. */
+/** One calculation of the trade, for the command line and for its page; its words are in translations/calc. */
 #[AutoconfigureTag]
 interface Calculation
 {
     /** By which it is called, e.g. "hydrolock". */
     public function name(): string;
 
-    /** What it answers, in a sentence. */
-    public function about(): string;
+    public function topic(): Topic;
 
-    /** Where its formula comes from, with the source class. */
-    public function source(): string;
-
-    /** @return array<string, CalcInput> by name */
+    /** @return array<string, Input> by name; a number carries its unit in it */
     public function inputs(): array;
 
-    /**
-     * @return array<string, mixed>
-     *
-     * @throws \AwakeShed\Core\Refusal when the inputs are impossible
-     */
-    public function run(CalcNumbers $in): array;
+    /** @throws \AwakeShed\Core\Refusal when the inputs are impossible together */
+    public function run(Given $in): Answer;
 }

@@ -60,6 +60,10 @@ class Entry
     #[ORM\Column(nullable: true)]
     private ?array $rewritten = null;
 
+    /** @var array{calculation: string, in: array<string, mixed>}|null */
+    #[ORM\Column(nullable: true)]
+    private ?array $worked = null;
+
     /** @var array<string, string> field => text, as it was typed */
     #[ORM\Column]
     private array $asTyped = [];
@@ -127,6 +131,13 @@ class Entry
         return $this;
     }
 
+    public function workedOutBy(WorkedOut $worked): self
+    {
+        $this->worked = ['calculation' => $worked->calculation, 'in' => $worked->in];
+
+        return $this;
+    }
+
     public function strike(bool $struck): void
     {
         $this->struck = $struck;
@@ -186,6 +197,11 @@ class Entry
     public function getRewritten(): ?array
     {
         return $this->rewritten;
+    }
+
+    public function getWorked(): ?WorkedOut
+    {
+        return null === $this->worked ? null : new WorkedOut($this->worked['calculation'], $this->worked['in']);
     }
 
     /** @return array<string, string> */

@@ -47,14 +47,15 @@ final readonly class Recorder
 
     /**
      * @param list<Finding|PutRight> $events
+     * @param WorkedOut|null         $worked the calculation they come from
      *
      * @throws ClosedJob
      * @throws ClosedTest                           when a finding's test is closed as the evidence stands
      * @throws \AwakeShed\Core\Evidence\UnknownWord when a word is none of the vocabulary's
      */
-    public function observe(Job $job, Member $by, RequestKey $key, array $events, Source $source = Source::Bench): void
+    public function observe(Job $job, Member $by, RequestKey $key, array $events, Source $source = Source::Bench, ?WorkedOut $worked = null): void
     {
-        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source): Entry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source, $worked): Entry {
             $case = $record->case();
             foreach ($events as $event) {
                 if ($event instanceof PutRight) {
@@ -70,7 +71,9 @@ final readonly class Recorder
                 $case = $case->with($event);
             }
 
-            return Entry::observation($job, $by, $this->clock->now(), $source, $events);
+            $entry = Entry::observation($job, $by, $this->clock->now(), $source, $events);
+
+            return null === $worked ? $entry : $entry->workedOutBy($worked);
         });
     }
 

@@ -38,8 +38,7 @@ final class AmountType extends AbstractType
         $measure = $options['measure'];
         \assert($measure instanceof Measure);
         $possible = $options['possible'];
-        $quantity = $options['quantity'];
-        \assert(\is_string($quantity) && is_subclass_of($quantity, Quantity::class));
+        $quantity = $measure->quantity();
         $builder->addModelTransformer(new CallbackTransformer(
             fn (?Quantity $value): string => null === $value ? '' : $this->quantities->field($value, $measure),
             function (mixed $text) use ($measure, $possible, $quantity): ?Quantity {
@@ -78,9 +77,8 @@ final class AmountType extends AbstractType
             'required' => false,
             'attr' => ['inputmode' => 'decimal', 'autocomplete' => 'off'],
         ]);
-        $resolver->setRequired(['measure', 'quantity']);
+        $resolver->setRequired('measure');
         $resolver->setAllowedTypes('measure', Measure::class);
-        $resolver->setAllowedTypes('quantity', 'string');
         $resolver->setAllowedTypes('possible', [Interval::class, 'null']);
         $resolver->setAllowedTypes('usual', [Interval::class, 'null']);
     }

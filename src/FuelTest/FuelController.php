@@ -216,7 +216,6 @@ final class FuelController extends AbstractController
                 'label' => 'It stands so high in the jar',
                 'data' => $height,
                 'measure' => Measure::JarHeight,
-                'quantity' => Length::class,
                 'possible' => new Interval(5, 500, LengthUnit::Millimetre),
             ])
             ->getForm();

@@ -15,14 +15,10 @@ use AwakeShed\Core\Fuel\FuelColour;
 use AwakeShed\Core\Fuel\FuelSmell;
 use AwakeShed\Core\Fuel\LayerEdge;
 use AwakeShed\Core\Fuel\Specks;
-use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Interval;
-use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\MonthUnit;
-use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
-use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\CheckboxType;
@@ -76,7 +72,7 @@ final class JarPartType extends AbstractType
     {
         $builder
             ->add('total', AmountType::class, self::volume('In the jar', 0, 5000) + ['usual' => self::millilitres(20, 500), 'help' => '50 to 100 mL from the lowest point is the usual sample.'])
-            ->add('height', AmountType::class, ['label' => 'It stands so high', 'measure' => Measure::JarHeight, 'quantity' => Length::class, 'possible' => new Interval(5, 500, LengthUnit::Millimetre), 'usual' => new Interval(20, 250, LengthUnit::Millimetre)])
+            ->add('height', AmountType::class, ['label' => 'It stands so high', 'measure' => Measure::JarHeight, 'possible' => new Interval(5, 500, LengthUnit::Millimetre), 'usual' => new Interval(20, 250, LengthUnit::Millimetre)])
             ->add('lower', AmountType::class, self::volume('Of that, the lower layer', 0, 5000) + ['help' => 'Leave empty or 0 for one layer.'])
             ->add('edge', ChipsType::class, ['label' => 'Between the layers'] + $this->choices->ofEnum(LayerEdge::class, 'edge'));
     }
@@ -106,7 +102,6 @@ final class JarPartType extends AbstractType
                 'label' => 'How old is this fuel?',
                 'help' => 'In months; write "2 years" for years. The fuel in the bowl is as old as the stand.',
                 'measure' => Measure::Age,
-                'quantity' => CalendarSpan::class,
                 'possible' => new Interval(0, 600, MonthUnit::Month),
                 'usual' => new Interval(0, 240, MonthUnit::Month),
             ])
@@ -137,7 +132,7 @@ final class JarPartType extends AbstractType
     private function tank(FormBuilderInterface $builder): void
     {
         $builder
-            ->add('volume', AmountType::class, ['label' => 'Fuel in the tank', 'measure' => Measure::TankVolume, 'quantity' => Volume::class, 'possible' => self::millilitres(1, 200_000), 'usual' => self::millilitres(50, 30_000)])
+            ->add('volume', AmountType::class, ['label' => 'Fuel in the tank', 'measure' => Measure::TankVolume, 'possible' => self::millilitres(1, 200_000), 'usual' => self::millilitres(50, 30_000)])
             ->add('now', AmountType::class, self::temperature('Fuel temperature now', -20, 40))
             ->add('tonight', AmountType::class, self::temperature('Tonight\'s low', -20, 40) + ['help' => 'Filled in from the forecast; type over it where you know better.']);
     }
@@ -145,13 +140,13 @@ final class JarPartType extends AbstractType
     /** @return array<string, mixed> */
     private static function volume(string $label, float $least, float $most): array
     {
-        return ['label' => $label, 'measure' => Measure::JarVolume, 'quantity' => Volume::class, 'possible' => self::millilitres($least, $most)];
+        return ['label' => $label, 'measure' => Measure::JarVolume, 'possible' => self::millilitres($least, $most)];
     }
 
     /** @return array<string, mixed> */
     private static function temperature(string $label, float $least, float $most): array
     {
-        return ['label' => $label, 'measure' => Measure::AirTemperature, 'quantity' => Temperature::class, 'possible' => new Interval($least, $most, TemperatureUnit::Celsius)];
+        return ['label' => $label, 'measure' => Measure::AirTemperature, 'possible' => new Interval($least, $most, TemperatureUnit::Celsius)];
     }
 
     private static function millilitres(float $least, float $most): Interval

@@ -15,16 +15,11 @@ use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Evidence\Feed;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Interval;
-use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\MonthUnit;
-use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
-use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
-use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\DateType;
@@ -65,15 +60,15 @@ final class IntakeType extends AbstractType
             ->add('wantedBy', DateType::class, ['label' => 'Wanted by', 'required' => false, 'widget' => 'single_text', 'input' => 'datetime_immutable'])
             ->add('remarks', TextareaType::class, ['label' => 'What the owner wants, and what it may cost', 'required' => false, 'attr' => ['rows' => 3]])
             ->add('cycle', ChipsType::class, ['label' => 'Engine'] + $this->choices->ofEnum(Cycle::class, 'cycle'))
-            ->add('displacement', AmountType::class, $this->amount('Displacement', Measure::Displacement, Volume::class, 'displacement_cc', VolumeUnit::CubicCentimetre))
-            ->add('compressionRatio', AmountType::class, $this->amount('Compression ratio', Measure::CompressionRatio, Ratio::class, 'compression_ratio', RatioUnit::ToOne))
+            ->add('displacement', AmountType::class, $this->amount('Displacement', Measure::Displacement, 'displacement_cc', VolumeUnit::CubicCentimetre))
+            ->add('compressionRatio', AmountType::class, $this->amount('Compression ratio', Measure::CompressionRatio, 'compression_ratio', RatioUnit::ToOne))
             ->add('compressionRelease', ChipsType::class, ['label' => 'Compression release', 'choices' => ['fitted' => true, 'none' => false]])
             ->add('feed', ChipsType::class, ['label' => 'Fuel comes by'] + $this->choices->ofEnum(Feed::class, 'feed'))
             ->add('choke', ChipsType::class, ['label' => 'Choke'] + $this->choices->ofEnum(ChokeKind::class, 'choke'))
-            ->add('oil', AmountType::class, $this->amount('Oil it holds at the mark', Measure::OilVolume, Volume::class, 'oil_ml', VolumeUnit::Millilitre))
-            ->add('tank', AmountType::class, $this->amount('Fuel tank', Measure::TankVolume, Volume::class, 'tank_ml', VolumeUnit::Millilitre))
-            ->add('blade', AmountType::class, $this->amount('Blade, tip to tip', Measure::BladeLength, Length::class, 'blade_mm', LengthUnit::Millimetre))
-            ->add('governed', AmountType::class, $this->amount('Governed speed, no load', Measure::GovernedSpeed, ShaftSpeed::class, 'governed_rpm', SpeedUnit::Rpm));
+            ->add('oil', AmountType::class, $this->amount('Oil it holds at the mark', Measure::OilVolume, 'oil_ml', VolumeUnit::Millilitre))
+            ->add('tank', AmountType::class, $this->amount('Fuel tank', Measure::TankVolume, 'tank_ml', VolumeUnit::Millilitre))
+            ->add('blade', AmountType::class, $this->amount('Blade, tip to tip', Measure::BladeLength, 'blade_mm', LengthUnit::Millimetre))
+            ->add('governed', AmountType::class, $this->amount('Governed speed, no load', Measure::GovernedSpeed, 'governed_rpm', SpeedUnit::Rpm));
         $this->asksWhenUnusual->listen($builder);
         if (true !== $options['with_claims']) {
             return;
@@ -82,7 +77,6 @@ final class IntakeType extends AbstractType
             'label' => 'How long has it stood?',
             'help' => 'In months; write "6 years" for years.',
             'measure' => Measure::Age,
-            'quantity' => CalendarSpan::class,
             'possible' => new Interval(0, 1200, MonthUnit::Month),
             'usual' => new Interval(0, 360, MonthUnit::Month),
         ]);
@@ -106,19 +100,18 @@ final class IntakeType extends AbstractType
     }
 
     /**
-     * @param key-of<MachineFacts::BOUNDS>                 $fact
-     * @param class-string<\AwakeShed\Core\Units\Quantity> $quantity
+     * @param key-of<MachineFacts::BOUNDS> $fact
      *
      * @return array<string, mixed>
      */
-    private function amount(string $label, Measure $measure, string $quantity, string $fact, \AwakeShed\Core\Units\Unit $unit): array
+    private function amount(string $label, Measure $measure, string $fact, \AwakeShed\Core\Units\Unit $unit): array
     {
         [$least, $most] = MachineFacts::BOUNDS[$fact];
 
         return [
             'label' => $label,
             'measure' => $measure,
-            'quantity' => $quantity,
+
             'possible' => new Interval($least, $most, $unit),
             'usual' => new Interval(...self::USUAL[$fact], unit: $unit),
         ];

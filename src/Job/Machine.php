@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
+use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Evidence\Feed;
@@ -64,6 +65,9 @@ class Machine
     #[ORM\Column(nullable: true)]
     private ?float $governedRpm = null;
 
+    #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
+    private ?SpecPage $spec = null;
+
     /** @var array<string, mixed> */
     #[ORM\Column]
     private array $extras = [];
@@ -114,6 +118,17 @@ class Machine
             $spokenFor,
             $this->extras,
         );
+    }
+
+    /** @param SpecPage|null $page of the spec book; null: none of it is about this machine */
+    public function lookUpIn(?SpecPage $page): void
+    {
+        $this->spec = $page;
+    }
+
+    public function getSpec(): ?SpecPage
+    {
+        return $this->spec;
     }
 
     public function getId(): ?int

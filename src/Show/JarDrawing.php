@@ -44,8 +44,8 @@ final readonly class JarDrawing
             $layers,
             $look,
             $fullScale,
-            self::ticks($fullScale, self::step($fullScale)),
-            self::ticks($millimetresFull, self::step($millimetresFull)),
+            self::ticks($fullScale),
+            self::ticks($millimetresFull),
         );
     }
 
@@ -60,14 +60,9 @@ final readonly class JarDrawing
     }
 
     /** @return list<JarTick> */
-    private static function ticks(float $full, float $step): array
+    private static function ticks(float $full): array
     {
-        $ticks = [];
-        for ($amount = 0.0; $amount <= $full + 1e-9; $amount += $step) {
-            $ticks[] = new JarTick(self::levelOf($amount / $full), $amount);
-        }
-
-        return $ticks;
+        return array_map(static fn (float $amount): JarTick => new JarTick(self::levelOf($amount / $full), $amount), Scale::ticks(0.0, $full));
     }
 
     private static function levelOf(float $share): float
@@ -75,22 +70,9 @@ final readonly class JarDrawing
         return round(self::BOTTOM - $share * (self::BOTTOM - self::TOP), 2);
     }
 
-    /** About six ticks at 1, 2 or 5 times a power of ten. */
-    private static function step(float $full): float
-    {
-        $power = 10 ** floor(log10($full / 6));
-        foreach ([1, 2, 5] as $factor) {
-            if ($factor * $power >= $full / 6) {
-                return $factor * $power;
-            }
-        }
-
-        return 10 * $power;
-    }
-
     private static function roundUp(float $amount): float
     {
-        $step = self::step($amount);
+        $step = Scale::step($amount);
 
         return $step * ceil($amount / $step);
     }

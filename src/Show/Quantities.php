@@ -6,6 +6,7 @@ namespace AwakeShed\App\Show;
 
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\MoneyUnit;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Unit;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -30,7 +31,9 @@ final class Quantities
     {
         $unit = $this->unit($measure);
 
-        return $this->number($quantity->in($unit), $measure->decimals($unit)).' '.$unit->symbol();
+        $number = $this->number($quantity->in($unit), $measure->decimals($unit));
+
+        return $unit instanceof MoneyUnit ? $unit->symbol().$number : trim($number.' '.$unit->symbol());
     }
 
     /** Without its unit, for a field that has it beside it; finer than shown, so that saving does not change it. */

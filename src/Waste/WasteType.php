@@ -11,7 +11,6 @@ use AwakeShed\App\Form\ChipsType;
 use AwakeShed\App\Show\Measure;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Units\Interval;
-use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\FormBuilderInterface;
@@ -32,7 +31,6 @@ final class WasteType extends AbstractType
             ->add('volume', AmountType::class, [
                 'label' => 'How much',
                 'measure' => Measure::WasteVolume,
-                'quantity' => Volume::class,
                 'possible' => WastePortion::bounds(),
                 'usual' => new Interval(1, 20_000, VolumeUnit::Millilitre),
                 'constraints' => [new NotNull(message: 'Say how much went into it.')],

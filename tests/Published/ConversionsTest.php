@@ -6,15 +6,23 @@ namespace AwakeShed\Tests\Published;
 
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\FlowUnit;
+use AwakeShed\Core\Units\Frequency;
+use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Pressure;
+use AwakeShed\Core\Units\PressureUnit;
 use AwakeShed\Core\Units\Quantity;
+use AwakeShed\Core\Units\Resistance;
+use AwakeShed\Core\Units\ResistanceUnit;
 use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
 use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\Unit;
 use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -37,6 +45,20 @@ final class ConversionsTest extends TestCase
         self::assertEqualsWithDelta($millilitres, Volume::of(1, $unit)->inMillilitres(), 1e-6 * $millilitres);
     }
 
+    /** @return iterable<string, array{PressureUnit, float}> pascals to the digits NIST prints */
+    public static function pressures(): iterable
+    {
+        yield 'psi' => [PressureUnit::Psi, 6894.757];
+        yield 'bar' => [PressureUnit::Bar, 1.0e5];
+        yield 'millibar' => [PressureUnit::Millibar, 100.0];
+    }
+
+    #[DataProvider('pressures')]
+    public function testPressuresAreNists(PressureUnit $unit, float $pascals): void
+    {
+        self::assertEqualsWithDelta($pascals, Pressure::of(1, $unit)->in(PressureUnit::Pascal), 1e-7 * $pascals);
+    }
+
     /** @return iterable<string, array{class-string<Quantity>, Unit, Unit, string, string}> */
     public static function pairs(): iterable
     {
@@ -45,9 +67,13 @@ final class ConversionsTest extends TestCase
                 'ml' => VolumeUnit::Millilitre, 'cm^3' => VolumeUnit::CubicCentimetre, 'l' => VolumeUnit::Litre, 'usteaspoon' => VolumeUnit::Teaspoon,
                 'ustablespoon' => VolumeUnit::Tablespoon, 'usfloz' => VolumeUnit::FluidOunce, 'usgallon' => VolumeUnit::Gallon,
             ],
-            Length::class => ['um' => LengthUnit::Micrometre, 'mm' => LengthUnit::Millimetre, 'cm' => LengthUnit::Centimetre, 'inch' => LengthUnit::Inch],
+            Length::class => ['um' => LengthUnit::Micrometre, 'mm' => LengthUnit::Millimetre, 'cm' => LengthUnit::Centimetre, 'inch' => LengthUnit::Inch, 'mil' => LengthUnit::Thou, 'm' => LengthUnit::Metre, 'ft' => LengthUnit::Foot],
             Duration::class => ['s' => DurationUnit::Second, 'min' => DurationUnit::Minute, 'hour' => DurationUnit::Hour],
             ShaftSpeed::class => ['rpm' => SpeedUnit::Rpm],
+            Pressure::class => ['psi' => PressureUnit::Psi, 'kPa' => PressureUnit::Kilopascal, 'bar' => PressureUnit::Bar, 'mbar' => PressureUnit::Millibar, 'Pa' => PressureUnit::Pascal],
+            VolumeFlow::class => ['ml/min' => FlowUnit::MillilitrePerMinute, 'l/min' => FlowUnit::LitrePerMinute, 'usgallon/min' => FlowUnit::GallonPerMinute],
+            Frequency::class => ['Hz' => FrequencyUnit::Hertz, '/min' => FrequencyUnit::PerMinute],
+            Resistance::class => ['ohm' => ResistanceUnit::Ohm, 'kohm' => ResistanceUnit::Kilohm],
         ];
         foreach ($names as $dimension => $units) {
             foreach ($units as $fromName => $from) {

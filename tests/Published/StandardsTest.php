@@ -7,17 +7,27 @@ namespace AwakeShed\Tests\Published;
 use AwakeShed\Core\Carburetor\JetBore;
 use AwakeShed\Core\Carburetor\NumberDrills;
 use AwakeShed\Core\Fuel\Premix;
+use AwakeShed\Core\Running\AirDensity;
+use AwakeShed\Core\Running\Alternator;
 use AwakeShed\Core\Running\BladeTip;
 use AwakeShed\Core\Running\FlowVerdict;
 use AwakeShed\Core\Running\FuelNeed;
+use AwakeShed\Core\Running\PerformanceClass;
 use AwakeShed\Core\Running\SprayNozzle;
 use AwakeShed\Core\Running\StandardAtmosphere;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\FlowUnit;
+use AwakeShed\Core\Units\Frequency;
+use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -100,16 +110,16 @@ final class StandardsTest extends TestCase
     {
         $need = FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm));
         self::assertEqualsWithDelta(16.6, $need->gramsPerMinute(), 0.05);
-        self::assertEqualsWithDelta(22.3, $need->perMinute()->inMillilitres(), 0.05);
-        self::assertSame(FlowVerdict::Starves, $need->metBy(Volume::millilitres(20)));
-        self::assertSame(FlowVerdict::Scant, $need->metBy(Volume::millilitres(40)));
-        self::assertSame(FlowVerdict::Ample, $need->metBy(Volume::millilitres(70)));
+        self::assertEqualsWithDelta(22.3, $need->flow()->in(FlowUnit::MillilitrePerMinute), 0.05);
+        self::assertSame(FlowVerdict::Starves, $need->metBy(VolumeFlow::of(20, FlowUnit::MillilitrePerMinute)));
+        self::assertSame(FlowVerdict::Scant, $need->metBy(VolumeFlow::of(40, FlowUnit::MillilitrePerMinute)));
+        self::assertSame(FlowVerdict::Ample, $need->metBy(VolumeFlow::of(70, FlowUnit::MillilitrePerMinute)));
     }
 
     public function testANozzleIsCountedAtFourThousandPsi(): void
     {
-        self::assertEqualsWithDelta(3.79, SprayNozzle::forPump(3, 2500)->size, 0.005);
-        self::assertEqualsWithDelta(3.0, SprayNozzle::forPump(3, 4000)->size, 1e-12);
+        self::assertEqualsWithDelta(3.79, SprayNozzle::forPump(VolumeFlow::of(3, FlowUnit::GallonPerMinute), Pressure::psi(2500))->size, 0.005);
+        self::assertEqualsWithDelta(3.0, SprayNozzle::forPump(VolumeFlow::of(3, FlowUnit::GallonPerMinute), Pressure::psi(4000))->size, 1e-12);
     }
 
     /** @return iterable<string, array{float, float, float}> litres of fuel, parts to one, mL: as cans have it printed */
@@ -126,18 +136,66 @@ final class StandardsTest extends TestCase
         self::assertEqualsWithDelta($millilitres, Premix::oil(Volume::millilitres(1000 * $litres), $parts)->inMillilitres(), 0.005);
     }
 
+    /** @return iterable<string, array{float, float, ?PerformanceClass}> droop and band, per cent; class (ISO 8528-5, its table of limits) */
+    public static function sets(): iterable
+    {
+        yield 'at the limits of G3' => [3.0, 0.5, PerformanceClass::G3];
+        yield 'band just past G3' => [3.0, 0.51, PerformanceClass::G2];
+        yield 'at the limits of G2' => [5.0, 1.5, PerformanceClass::G2];
+        yield 'droop just past G2' => [5.1, 0.4, PerformanceClass::G1];
+        yield 'at the limits of G1' => [8.0, 2.5, PerformanceClass::G1];
+        yield 'band past them all' => [1.0, 2.6, null];
+        yield 'droop past them all' => [8.1, 0.1, null];
+        yield 'faster under load than without' => [-9.0, 0.1, null];
+    }
+
+    #[DataProvider('sets')]
+    public function testAGeneratingSetIsOfTheBestClassBothMeet(float $droop, float $band, ?PerformanceClass $class): void
+    {
+        self::assertSame($class, PerformanceClass::metBy($droop, $band));
+    }
+
+    /** @return iterable<string, array{int, float, float}> poles, rpm, hertz: the synchronous speeds of any textbook */
+    public static function alternators(): iterable
+    {
+        yield 'two poles, 60 Hz' => [2, 3600, 60];
+        yield 'two poles, 50 Hz' => [2, 3000, 50];
+        yield 'four poles, 60 Hz' => [4, 1800, 60];
+        yield 'eight poles, 50 Hz' => [8, 750, 50];
+    }
+
+    #[DataProvider('alternators')]
+    public function testSynchronousSpeeds(int $poles, float $rpm, float $hertz): void
+    {
+        $alternator = Alternator::of(Count::each($poles));
+        self::assertEqualsWithDelta($hertz, $alternator->frequency(ShaftSpeed::of($rpm, SpeedUnit::Rpm))->in(FrequencyUnit::Hertz), 1e-9);
+        self::assertEqualsWithDelta($rpm, $alternator->speed(Frequency::of($hertz, FrequencyUnit::Hertz))->in(SpeedUnit::Rpm), 1e-9);
+    }
+
+    public function testColdAirIsDenserByItsAbsoluteTemperature(): void
+    {
+        self::assertEqualsWithDelta(1.0, AirDensity::share(Length::millimetres(0), Temperature::celsius(15)), 1e-9);
+        // The standard's own air at 2000 m is 2.0 °C; then its own density comes out.
+        self::assertEqualsWithDelta(0.8217, AirDensity::share(Length::of(2000, LengthUnit::Metre), Temperature::celsius(2.0)), 0.0003);
+        // ρ at −20 °C over ρ at 15 °C: 1.395 and 1.225 kg/m³ of any table of dry air at one atmosphere.
+        self::assertEqualsWithDelta(1.395 / 1.225, AirDensity::share(Length::millimetres(0), Temperature::celsius(-20)), 0.001);
+    }
+
     public function testRefusesWhatIsOutsideTheirReach(): void
     {
         foreach ([
             static fn () => StandardAtmosphere::pressureShare(12000),
             static fn () => StandardAtmosphere::densityShare(\NAN),
             static fn () => BladeTip::fastest(Length::millimetres(0)),
-            static fn () => SprayNozzle::forPump(0, 2500),
+            static fn () => SprayNozzle::forPump(VolumeFlow::of(0, FlowUnit::GallonPerMinute), Pressure::psi(2500)),
+            static fn () => Alternator::of(Count::each(3)),
+            static fn () => Alternator::of(Count::each(2.5)),
+            static fn () => AirDensity::share(Length::millimetres(0), Temperature::celsius(90)),
             static fn () => Premix::oil(Volume::millilitres(1000), 1),
             static fn () => JetBore::of(Length::millimetres(12)),
             static fn () => JetBore::of(Length::millimetres(0.7))->forAir(0.1),
             static fn () => FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(100_000, SpeedUnit::Rpm)),
-            static fn () => FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm))->metBy(Volume::millilitres(-1)),
+            static fn () => FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm))->metBy(VolumeFlow::of(-1, FlowUnit::MillilitrePerMinute)),
         ] as $beyond) {
             try {
                 $beyond();

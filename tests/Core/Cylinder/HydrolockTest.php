@@ -6,6 +6,8 @@ namespace AwakeShed\Tests\Core\Cylinder;
 
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Frequency;
+use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
@@ -45,8 +47,8 @@ final class HydrolockTest extends TestCase
     public function testADrippingNeedleFillsItInHours(): void
     {
         // 21.33 mL at six drops of 0.025 mL a minute: 142 minutes.
-        self::assertEqualsWithDelta(142.2, self::cylinder(160, 8.5, 0)->timeToFill(6, Volume::millilitres(0.025))->in(DurationUnit::Minute), 0.1);
-        self::assertSame(0.0, self::cylinder(160, 8.5, 30)->timeToFill(6, Volume::millilitres(0.025))->inSeconds());
+        self::assertEqualsWithDelta(142.2, self::cylinder(160, 8.5, 0)->timeToFill(Frequency::of(6, FrequencyUnit::PerMinute), Volume::millilitres(0.025))->in(DurationUnit::Minute), 0.1);
+        self::assertSame(0.0, self::cylinder(160, 8.5, 30)->timeToFill(Frequency::of(6, FrequencyUnit::PerMinute), Volume::millilitres(0.025))->inSeconds());
     }
 
     public function testRefusesWhatNoCylinderIs(): void
@@ -56,8 +58,8 @@ final class HydrolockTest extends TestCase
             static fn () => self::cylinder(160, 1, 0),
             static fn () => self::cylinder(160, 8.5, -1),
             static fn () => self::cylinder(160, 8.5, 500),
-            static fn () => self::cylinder(160, 8.5, 0)->timeToFill(0, Volume::millilitres(0.025)),
-            static fn () => self::cylinder(160, 8.5, 0)->timeToFill(6, Volume::millilitres(1)),
+            static fn () => self::cylinder(160, 8.5, 0)->timeToFill(Frequency::of(0, FrequencyUnit::PerMinute), Volume::millilitres(0.025)),
+            static fn () => self::cylinder(160, 8.5, 0)->timeToFill(Frequency::of(6, FrequencyUnit::PerMinute), Volume::millilitres(1)),
         ] as $absurd) {
             try {
                 $absurd();

@@ -5,18 +5,25 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\Core\Units;
 
 use AwakeShed\Core\Units\CalendarSpan;
+use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Money;
+use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Ratio;
+use AwakeShed\Core\Units\Resistance;
 use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\Share;
 use AwakeShed\Core\Units\SpeedUnit;
 use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -27,7 +34,7 @@ final class QuantityTest extends TestCase
     /** @return iterable<string, array{class-string<Quantity>}> */
     public static function dimensions(): iterable
     {
-        foreach ([Volume::class, Length::class, Temperature::class, Duration::class, CalendarSpan::class, Ratio::class, ShaftSpeed::class] as $dimension) {
+        foreach ([Volume::class, Length::class, Temperature::class, Duration::class, CalendarSpan::class, Ratio::class, ShaftSpeed::class, Pressure::class, VolumeFlow::class, Frequency::class, Share::class, Resistance::class, Count::class, Money::class] as $dimension) {
             yield $dimension => [$dimension];
         }
     }

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Cylinder;
+
+enum GapFit: string
+{
+    case Tight = 'tight';
+    case Fits = 'fits';
+    case Wide = 'wide';
+}

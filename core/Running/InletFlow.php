@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Running;
+
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\FlowUnit;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
+use AwakeShed\Core\Units\VolumeUnit;
+
+/** What a garden tap gives, by bucket and stopwatch, against what a pressure washer's pump takes. */
+final readonly class InletFlow
+{
+    private function __construct(public VolumeFlow $supply, private VolumeFlow $pump)
+    {
+    }
+
+    /**
+     * @param Volume     $bucket caught, 0 to 200 L
+     * @param Duration   $time   1 s to 30 min
+     * @param VolumeFlow $pump   0.2 to 20 US gal/min
+     *
+     * @throws \AwakeShed\Core\Units\ImpossibleAmount when one is outside its interval
+     */
+    public static function of(Volume $bucket, Duration $time, VolumeFlow $pump): self
+    {
+        (new Interval(0.0, 200.0, VolumeUnit::Litre))->demand($bucket);
+        (new Interval(1.0, 1800.0, DurationUnit::Second))->demand($time);
+        (new Interval(0.2, 20.0, FlowUnit::GallonPerMinute))->demand($pump);
+
+        return new self(VolumeFlow::during($bucket, $time), $pump);
+    }
+
+    /** A pump that takes more than comes in sucks air and wears itself out. */
+    public function isEnough(): bool
+    {
+        return $this->margin() > 1 + 1e-9;
+    }
+
+    /** @return float supply over pump flow */
+    public function margin(): float
+    {
+        return $this->supply->over($this->pump);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Running;
+
+/** Performance classes of generating sets by frequency droop and steady-state frequency band (ISO 8528-5, published). */
+enum PerformanceClass: string
+{
+    case G3 = 'G3';
+    case G2 = 'G2';
+    case G1 = 'G1';
+
+    /**
+     * @param float $droop (no load − rated) / rated, per cent; negative when it runs faster loaded
+     * @param float $band  width of the steady band over rated, per cent
+     *
+     * @return self|null the best class that both meet; null when not even G1
+     */
+    public static function metBy(float $droop, float $band): ?self
+    {
+        foreach (self::cases() as $class) {
+            [$mostDroop, $mostBand] = $class->limits();
+            if (abs($droop) <= $mostDroop + 1e-9 && $band <= $mostBand + 1e-9) {
+                return $class;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{float, float} most droop and most band, per cent */
+    public function limits(): array
+    {
+        return match ($this) {
+            self::G3 => [3.0, 0.5],
+            self::G2 => [5.0, 1.5],
+            self::G1 => [8.0, 2.5],
+        };
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Spec;
+
+use AwakeShed\Core\Evidence\MachineFacts;
+
+/** Looks a figure up where it is best known: on the machine, then on its page of the spec book, then in its class. */
+final readonly class Lookup
+{
+    /** @param array<string, SpecValue> $page by the figure's name */
+    private function __construct(private MachineFacts $machine, private array $page, private ?EngineClass $class)
+    {
+    }
+
+    /** @param array<string, SpecValue> $page of the shop's own spec book, by the figure's name; empty for none */
+    public static function of(MachineFacts $machine, array $page, EngineClasses $classes): self
+    {
+        $cc = $machine->displacementCc ?? ($page[SpecFigure::Displacement->value] ?? null)?->amount;
+
+        return new self($machine, $page, $classes->of($machine->kind, $cc));
+    }
+
+    public function find(SpecFigure $figure): ?Looked
+    {
+        $own = $this->machine->numbers()[$figure->value] ?? null;
+
+        return match (true) {
+            null !== $own => new Looked(new SpecValue($figure, $own, SourceClass::Measured), LookedIn::Machine),
+            isset($this->page[$figure->value]) => new Looked($this->page[$figure->value], LookedIn::Page),
+            isset($this->class->values[$figure->value]) => new Looked($this->class->values[$figure->value], LookedIn::EngineClass),
+            default => null,
+        };
+    }
+
+    /** @return list<Looked> all that is known, in the book's order */
+    public function all(): array
+    {
+        return array_values(array_filter(array_map($this->find(...), SpecFigure::cases())));
+    }
+}

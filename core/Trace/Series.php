@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Trace;
+
+/**
+ * A reading over time, in order: seconds from its first sample, and SI amounts of one dimension.
+ *
+ * Plain arrays of floats, because a trace has up to 200 000 samples and objects would cost ten times the memory.
+ */
+final readonly class Series
+{
+    public const MOST_SAMPLES = 200_000;
+
+    /**
+     * @param list<float> $times  s, from 0 up, never twice the same
+     * @param list<float> $values SI
+     */
+    private function __construct(public array $times, public array $values)
+    {
+    }
+
+    /**
+     * Sorts what came out of order; of samples with the same time the last stands; what is not finite is left out.
+     *
+     * @param list<float> $times  s
+     * @param list<float> $values SI, as many
+     *
+     * @throws UnreadableSeries when there are more than 200 000 samples, or not as many times as values
+     */
+    public static function of(array $times, array $values): self
+    {
+        if (\count($times) !== \count($values)) {
+            throw UnreadableSeries::uneven(\count($times), \count($values));
+        }
+        if (\count($times) > self::MOST_SAMPLES) {
+            throw UnreadableSeries::tooLong(self::MOST_SAMPLES);
+        }
+        $isInOrder = true;
+        $before = -\INF;
+        foreach ($times as $index => $time) {
+            if (!($time > $before) || !is_finite($time) || !is_finite($values[$index])) {
+                $isInOrder = false;
+                break;
+            }
+            $before = $time;
+        }
+        if (!$isInOrder) {
+            [$times, $values] = self::sorted($times, $values);
+        }
+        $start = $times[0] ?? 0.0;
+        if (0.0 !== $start) {
+            foreach ($times as $index => $time) {
+                $times[$index] = $time - $start;
+            }
+        }
+
+        return new self($times, $values);
+    }
+
+    public function count(): int
+    {
+        return \count($this->times);
+    }
+
+    /** @return float s, 0 for an empty one */
+    public function duration(): float
+    {
+        return $this->times[\count($this->times) - 1] ?? 0.0;
+    }
+
+    /** @return float s, the usual distance of two samples; 0 for fewer than two */
+    public function step(): float
+    {
+        $steps = [];
+        // A few hundred of them tell as much as all.
+        $stride = max(1, intdiv($this->count(), 500));
+        for ($index = 1; $index < $this->count(); $index += $stride) {
+            $steps[] = $this->times[$index] - $this->times[$index - 1];
+        }
+
+        return Statistics::median($steps) ?? 0.0;
+    }
+
+    /**
+     * Where samples are missing: further apart than ten usual steps, and than half a second.
+     *
+     * @return list<array{float, float}> from and to, s
+     */
+    public function gaps(): array
+    {
+        $least = max(0.5, 10 * $this->step());
+        $gaps = [];
+        for ($index = 1; $index < $this->count(); ++$index) {
+            if ($this->times[$index] - $this->times[$index - 1] > $least) {
+                $gaps[] = [$this->times[$index - 1], $this->times[$index]];
+            }
+        }
+
+        return $gaps;
+    }
+
+    /**
+     * The median of each stretch of time, which no spike shifts, itself smoothed over three; a stretch without a sample
+     * has no bin.
+     *
+     * @param float $width s, above 0
+     */
+    public function binned(float $width): self
+    {
+        $times = [];
+        $medians = [];
+        $bin = [];
+        $number = 0;
+        foreach ($this->times as $index => $time) {
+            $here = (int) floor($time / $width + 1e-9);
+            if ($here !== $number && [] !== $bin) {
+                $times[] = ($number + 0.5) * $width;
+                $medians[] = Statistics::median($bin) ?? 0.0;
+                $bin = [];
+            }
+            $number = $here;
+            $bin[] = $this->values[$index];
+        }
+        if ([] !== $bin) {
+            $times[] = ($number + 0.5) * $width;
+            $medians[] = Statistics::median($bin) ?? 0.0;
+        }
+        $smooth = [];
+        foreach ($medians as $index => $middle) {
+            [$left, $right] = [$medians[$index - 1] ?? $middle, $medians[$index + 1] ?? $middle];
+            $smooth[] = max(min($left, $middle), min(max($left, $middle), $right));
+        }
+
+        return new self($times, $smooth);
+    }
+
+    /** Every value so many times itself. */
+    public function times(float $factor): self
+    {
+        return new self($this->times, array_map(static fn (float $value): float => $factor * $value, $this->values));
+    }
+
+    /** Of the samples from one index up to and including the other. */
+    public function between(int $from, int $to): self
+    {
+        return new self(\array_slice($this->times, $from, $to - $from + 1), \array_slice($this->values, $from, $to - $from + 1));
+    }
+
+    /**
+     * @param list<float> $times
+     * @param list<float> $values
+     *
+     * @return array{list<float>, list<float>}
+     */
+    private static function sorted(array $times, array $values): array
+    {
+        $byTime = [];
+        $order = $times;
+        asort($order);
+        $kept = [];
+        foreach (array_keys($order) as $index) {
+            if (!is_finite($times[$index]) || !is_finite($values[$index])) {
+                continue;
+            }
+            $last = \count($byTime) - 1;
+            if ($last >= 0 && $byTime[$last] === $times[$index]) {
+                $kept[$last] = $values[$index];
+                continue;
+            }
+            $byTime[] = $times[$index];
+            $kept[] = $values[$index];
+        }
+
+        return [$byTime, array_values($kept)];
+    }
+}

@@ -1,0 +1,292 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Trace;
+
+use AwakeShed\Core\Running\PerformanceClass;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+
+/**
+ * Engine speed over time: mean, swing, beat, and with a load put on or taken off on the way, the droop.
+ *
+ * Common practice: a swing of more than 5 % of the mean with a beat of 0.5 to 5 s is hunting. Droop and band against
+ * ISO 8528-5 (published), for generators.
+ */
+final readonly class SpeedTrace
+{
+    private const HUNTS_FROM = 0.05;
+    private const BEAT = [0.5, 5.0];
+
+    /** How alike a swing must be one beat later to be called a beat. */
+    private const ALIKE = 0.3;
+
+    private const LEAST_SAMPLES = 20;
+
+    /** s: shorter runs show no beat. */
+    private const LEAST_RUN = 5.0;
+
+    /** Below this share of the running speed it is being cranked, started or stopped. */
+    private const RUNNING_FROM = 0.7;
+
+    /** s after a start, or before a stop, that are the starter's and the throttle's. */
+    private const SETTLES = 1.0;
+
+    /** Two levels further apart than this share are a load put on or taken off. */
+    private const STEP_FROM = 0.01;
+
+    /** s; four samples in the shortest beat and fewer lags to try. */
+    private const BIN = 0.05;
+    private const LONGEST_LAG = 12.0;
+
+    /** Bins that are looked at for a beat: five minutes. */
+    private const MOST_BINS = 6000;
+
+    private function __construct(
+        public Series $series,
+        public SpeedVerdict $verdict,
+        public ShaftSpeed $mean,
+        /** Peak to peak of what is left without drift and steps, as a share of the mean. */
+        public float $swing,
+        public ?Duration $beat,
+        /** Where it began to run, s; 0 when the trace starts running. */
+        public float $runsFrom,
+        public float $runsTo,
+        /** Where the load came on or off, s. */
+        public ?float $stepAt,
+        public ?ShaftSpeed $noLoad,
+        public ?ShaftSpeed $loaded,
+        /** Fastest, a spike of a sample or two left out. */
+        public ShaftSpeed $fastest,
+        public ?ShaftSpeed $limit,
+    ) {
+    }
+
+    /**
+     * @param Series          $speeds rad/s
+     * @param ShaftSpeed|null $limit  it must not pass; null: none is known
+     */
+    public static function of(Series $speeds, ?ShaftSpeed $limit = null): self
+    {
+        $bins = $speeds->binned(max(self::BIN, $speeds->step()));
+        [$from, $to] = self::running($bins);
+        $run = $bins->between($from, $to);
+        $mean = [] === $run->values ? 0.0 : array_sum($run->values) / \count($run->values);
+        $rpm = static fn (float $si): ShaftSpeed => ShaftSpeed::of(SpeedUnit::Rpm->fromSi($si), SpeedUnit::Rpm);
+        $step = self::step($run);
+        $residue = self::residue($run, $step);
+        $swing = $mean > 0.0 ? ((Statistics::quantile($residue, 0.995) ?? 0.0) - (Statistics::quantile($residue, 0.005) ?? 0.0)) / $mean : 0.0;
+        $beat = self::beat($run, $residue);
+        $fastest = $rpm(Statistics::quantile($run->values, 0.995) ?? 0.0);
+        [$before, $after] = null === $step ? [null, null] : [self::level($run, 0, $step - 1), self::level($run, $step, $run->count() - 1)];
+
+        return new self(
+            $speeds,
+            self::judge($speeds, $run, $swing, $beat, $fastest, $limit),
+            $rpm($mean),
+            $swing,
+            null === $beat ? null : Duration::seconds($beat),
+            $run->times[0] ?? 0.0,
+            $run->times[$run->count() - 1] ?? 0.0,
+            null === $step ? null : $run->times[$step],
+            // An engine never speeds up under load by itself: the faster level is the one without.
+            null === $before || null === $after ? null : $rpm(max($before, $after)),
+            null === $before || null === $after ? null : $rpm(min($before, $after)),
+            $fastest,
+            $limit,
+        );
+    }
+
+    /** The start or the stop of the engine was recorded with it, and is left out. */
+    public function leavesPartOut(): bool
+    {
+        return $this->runsFrom > 0.5 || $this->series->duration() - $this->runsTo > 0.5;
+    }
+
+    /** @return float|null (no load − loaded) / loaded, per cent, ISO 8528-5; null without a load step */
+    public function droop(): ?float
+    {
+        return null === $this->noLoad || null === $this->loaded
+            ? null
+            : 100 * ($this->noLoad->in(SpeedUnit::Rpm) / $this->loaded->in(SpeedUnit::Rpm) - 1);
+    }
+
+    /** @return PerformanceClass|null null without a load step, or when not even G1 is met: {@see droop()} tells which */
+    public function performanceClass(): ?PerformanceClass
+    {
+        $droop = $this->droop();
+
+        return null === $droop ? null : PerformanceClass::metBy($droop, 100 * $this->swing);
+    }
+
+    private static function judge(Series $speeds, Series $run, float $swing, ?float $beat, ShaftSpeed $fastest, ?ShaftSpeed $limit): SpeedVerdict
+    {
+        return match (true) {
+            $speeds->count() < self::LEAST_SAMPLES, $run->count() < self::LEAST_SAMPLES / 2 => SpeedVerdict::NotEnough,
+            null !== $limit && $fastest->isGreaterThan($limit) => SpeedVerdict::Overspeeds,
+            $run->times[$run->count() - 1] - $run->times[0] < self::LEAST_RUN => SpeedVerdict::NotEnough,
+            $swing <= self::HUNTS_FROM => SpeedVerdict::Steady,
+            null !== $beat && $beat >= self::BEAT[0] && $beat <= self::BEAT[1] => SpeedVerdict::Hunts,
+            default => SpeedVerdict::Unsteady,
+        };
+    }
+
+    /** @return array{int, int} the longest stretch that runs; an empty one of a still engine */
+    private static function running(Series $bins): array
+    {
+        $least = self::RUNNING_FROM * (Statistics::quantile($bins->values, 0.75) ?? 0.0);
+        $best = [0, -1];
+        $start = null;
+        for ($index = 0; $index <= $bins->count(); ++$index) {
+            $runs = $index < $bins->count() && $bins->values[$index] > 0.0 && $bins->values[$index] >= $least;
+            if ($runs) {
+                $start ??= $index;
+            } elseif (null !== $start) {
+                if ($index - 1 - $start > $best[1] - $best[0]) {
+                    $best = [$start, $index - 1];
+                }
+                $start = null;
+            }
+        }
+
+        [$from, $to] = $best;
+        $settled = static fn (int $index, int $edge): bool => $edge <= 0 || $edge >= $bins->count() - 1 || abs($bins->times[$index] - $bins->times[$edge]) >= self::SETTLES;
+        [$start, $stop] = $best;
+        while ($start < $to && !$settled($start, $from)) {
+            ++$start;
+        }
+        while ($stop > $start && !$settled($stop, $to)) {
+            --$stop;
+        }
+
+        return [$start, $stop];
+    }
+
+    /**
+     * The one place that parts the run into two levels best, if they are levels: further apart than a hundredth, and
+     * than what either swings by itself.
+     */
+    private static function step(Series $run): ?int
+    {
+        $count = $run->count();
+        // Each level must last, or the end of a swing would be one.
+        $least = max(5, intdiv($count, 8));
+        if ($count < 4 * $least) {
+            if ($count < 2 * $least) {
+                return null;
+            }
+        }
+        $total = array_sum($run->values);
+        $left = 0.0;
+        $best = 0.0;
+        $at = null;
+        foreach ($run->values as $index => $value) {
+            if ($index >= $least && $index <= $count - $least) {
+                $apart = $left / $index - ($total - $left) / ($count - $index);
+                $gain = $apart ** 2 * $index * ($count - $index);
+                if ($gain > $best) {
+                    [$best, $at] = [$gain, $index];
+                }
+            }
+            $left += $value;
+        }
+        if (null === $at) {
+            return null;
+        }
+        [$before, $after] = [self::level($run, 0, $at - 1), self::level($run, $at, $count - 1)];
+        $spread = max(self::spread($run, 0, $at - 1), self::spread($run, $at, $count - 1));
+
+        return abs($before - $after) > max(self::STEP_FROM * min($before, $after), $spread) ? $at : null;
+    }
+
+    private static function level(Series $run, int $from, int $to): float
+    {
+        return Statistics::median(\array_slice($run->values, $from, $to - $from + 1)) ?? 0.0;
+    }
+
+    /** Half of the samples lie within. */
+    private static function spread(Series $run, int $from, int $to): float
+    {
+        $part = \array_slice($run->values, $from, $to - $from + 1);
+
+        return (Statistics::quantile($part, 0.75) ?? 0.0) - (Statistics::quantile($part, 0.25) ?? 0.0);
+    }
+
+    /**
+     * What is left without the levels and a slow drift; two seconds after a step are the governor's, not the swing's.
+     *
+     * @return list<float>
+     */
+    private static function residue(Series $run, ?int $step): array
+    {
+        $parts = null === $step ? [[0, $run->count() - 1]] : [[0, $step - 1], [$step, $run->count() - 1]];
+        $residue = [];
+        foreach ($parts as [$from, $to]) {
+            $part = $run->between($from, $to);
+            $line = Statistics::line($part);
+            foreach ($part->values as $index => $value) {
+                $isSettling = null !== $step && abs($part->times[$index] - $run->times[$step]) < 2.0;
+                $residue[] = null === $line || $isSettling ? 0.0 : $value - $line['level'] - $line['slope'] * ($part->times[$index] - $part->times[0]);
+            }
+        }
+
+        return $residue;
+    }
+
+    /**
+     * The lag at which the swing is most like itself again, by autocorrelation.
+     *
+     * @param list<float> $residue
+     *
+     * @return float|null s; null when there is none
+     */
+    private static function beat(Series $run, array $residue): ?float
+    {
+        $count = min(\count($residue), self::MOST_BINS);
+        $step = $run->step();
+        $power = 0.0;
+        for ($index = 0; $index < $count; ++$index) {
+            $power += $residue[$index] ** 2;
+        }
+        if ($count < self::LEAST_SAMPLES || $step <= 0.0 || $power < 1e-12) {
+            return null;
+        }
+        $alike = [1.0];
+        $longest = min(intdiv($count, 2), (int) ceil(self::LONGEST_LAG / $step));
+        for ($lag = 1; $lag <= $longest; ++$lag) {
+            $sum = 0.0;
+            for ($index = $lag; $index < $count; ++$index) {
+                $sum += $residue[$index] * $residue[$index - $lag];
+            }
+            // Fewer pairs at longer lags: scaled as if there were as many.
+            $alike[] = $sum / $power * $count / ($count - $lag);
+        }
+
+        return self::firstPeak($alike, $step);
+    }
+
+    /**
+     * @param list<float> $alike by lag
+     *
+     * @return float|null s
+     */
+    private static function firstPeak(array $alike, float $step): ?float
+    {
+        $hasCrossed = false;
+        for ($lag = 1; $lag < \count($alike) - 1; ++$lag) {
+            $hasCrossed = $hasCrossed || $alike[$lag] < 0.0;
+            if (!$hasCrossed || $alike[$lag] < self::ALIKE || $alike[$lag] < $alike[$lag - 1] || $alike[$lag] < $alike[$lag + 1]) {
+                continue;
+            }
+            // The top of the parabola through the three.
+            $curve = $alike[$lag - 1] - 2 * $alike[$lag] + $alike[$lag + 1];
+            $shift = abs($curve) < 1e-12 ? 0.0 : 0.5 * ($alike[$lag - 1] - $alike[$lag + 1]) / $curve;
+
+            return ($lag + $shift) * $step;
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Running\Alternator;
+use AwakeShed\Core\Running\PerformanceClass;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\CountUnit;
+use AwakeShed\Core\Units\Frequency;
+use AwakeShed\Core\Units\FrequencyUnit;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\Share;
+use AwakeShed\Core\Units\ShareUnit;
+use AwakeShed\Core\Units\SpeedUnit;
+
+final class AlternatorCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'alternator';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Running;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'poles' => AmountInput::of(Measure::Pieces, CountUnit::Each, 2, 8)->by(2)->inSpecBook(SpecFigure::Poles),
+            'rated_hz' => AmountInput::of(Measure::OutletFrequency, FrequencyUnit::Hertz, 40, 70)->by(60)->inSpecBook(SpecFigure::RatedFrequency),
+            'loaded_rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->optional(),
+            'band_percent' => AmountInput::of(Measure::Share, ShareUnit::Percent, 0, 50)->optional(),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $alternator = Alternator::of($in->get('poles', Count::class));
+        $noLoad = $in->get('rpm', ShaftSpeed::class);
+        $loaded = $in->find('loaded_rpm', ShaftSpeed::class);
+        $band = $in->find('band_percent', Share::class);
+        $droop = null === $loaded ? null : 100 * ($noLoad->in(SpeedUnit::Rpm) / $loaded->in(SpeedUnit::Rpm) - 1);
+        $class = null === $droop || null === $band ? null : PerformanceClass::metBy($droop, $band->in(ShareUnit::Percent));
+
+        return new Answer(
+            match (true) {
+                null === $droop || null === $band => 'frequency',
+                null === $class => 'no_class',
+                default => 'class',
+            },
+            match (true) {
+                null === $droop || null === $band => Tone::Plain,
+                null === $class => Tone::Bad,
+                default => Tone::Good,
+            },
+            [
+                Figure::amount('hz', $alternator->frequency($noLoad), FrequencyUnit::Hertz, Measure::OutletFrequency),
+                Figure::amount('rated_rpm', $alternator->speed($in->get('rated_hz', Frequency::class)), SpeedUnit::Rpm, Measure::GovernedSpeed),
+                Figure::amount('loaded_hz', null === $loaded ? null : $alternator->frequency($loaded), FrequencyUnit::Hertz, Measure::OutletFrequency),
+                Figure::number('droop_percent', $droop, 1),
+                Figure::word('performance_class', $class, 'performance_class'),
+            ],
+        );
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Running\BladeTip;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+
+final class BladeTipCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'blade-tip';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Running;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'blade_mm' => AmountInput::of(Measure::BladeLength, LengthUnit::Millimetre, 50, 2_500)->usually(280, 1_400)->inSpecBook(SpecFigure::Blade),
+            'rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 0, 20_000)->optional(),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $fastest = BladeTip::fastest($in->get('blade_mm', Length::class));
+        $measured = $in->find('rpm', ShaftSpeed::class);
+        $isOver = null !== $measured && $measured->isGreaterThan($fastest);
+
+        return new Answer(
+            match (true) {
+                null === $measured => 'limit',
+                $isOver => 'over',
+                default => 'within',
+            },
+            match (true) {
+                null === $measured => Tone::Plain,
+                $isOver => Tone::Bad,
+                default => Tone::Good,
+            },
+            [Figure::amount('fastest_rpm', $fastest, SpeedUnit::Rpm, Measure::GovernedSpeed)],
+        );
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\ChoiceInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Cylinder\Compression;
+use AwakeShed\Core\Cylinder\CompressionVerdict;
+use AwakeShed\Core\Cylinder\Release;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Running\StandardAtmosphere;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Pressure;
+use AwakeShed\Core\Units\PressureUnit;
+
+final class CompressionCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'compression';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Cylinder;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'gauge_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0, 400)->usually(0, 200),
+            'wet_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0, 400)->optional(),
+            'altitude_m' => AmountInput::of(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->by(0),
+            'release' => new ChoiceInput(Release::class, 'release', Release::Unknown),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $gauge = $in->get('gauge_psi', Pressure::class);
+        $altitude = $in->get('altitude_m', Length::class);
+        $read = Compression::read($gauge, $altitude, $in->get('release', Release::class));
+        $wet = $in->find('wet_psi', Pressure::class);
+        $says = null === $wet ? null : $read->wet($wet);
+        $verdict = $read->verdict();
+
+        return new Answer(
+            $verdict->value,
+            match ($verdict) {
+                CompressionVerdict::Good => Tone::Good,
+                CompressionVerdict::Marginal, CompressionVerdict::DependsOnRelease => Tone::Ask,
+                CompressionVerdict::Low, CompressionVerdict::None => Tone::Bad,
+            },
+            [
+                Figure::amount('sea_level_psi', $read->atSeaLevel, PressureUnit::Psi, Measure::GaugePressure),
+                Figure::number('pressure_share', StandardAtmosphere::pressureShare($altitude->in(LengthUnit::Metre)), 4),
+                Figure::number('density_share', StandardAtmosphere::densityShare($altitude->in(LengthUnit::Metre)), 4),
+                Figure::word('wet_test', $says, 'wet_test'),
+                Figure::yesNo('gauge_can_mislead', $read->gaugeCanMislead()),
+            ],
+            // What depends on the release is no finding yet.
+            match ($verdict) {
+                CompressionVerdict::Good => self::finding('good', $gauge, $wet),
+                CompressionVerdict::Marginal, CompressionVerdict::Low => self::finding('low', $gauge, $wet),
+                CompressionVerdict::None => self::finding('none', $gauge, $wet),
+                CompressionVerdict::DependsOnRelease => [],
+            },
+        );
+    }
+
+    /** @return list<Finding> */
+    private static function finding(string $outcome, Pressure $gauge, ?Pressure $wet): array
+    {
+        $measured = ['gauge_psi' => round($gauge->inPsi(), 1)] + (null === $wet ? [] : ['wet_psi' => round($wet->inPsi(), 1)]);
+
+        return [Finding::observed('compression.gauge', $outcome)->measuring($measured)];
+    }
+}

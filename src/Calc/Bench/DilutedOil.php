@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Oil\Dilution;
+use AwakeShed\Core\Oil\DilutionBand;
+use AwakeShed\Core\Oil\ThinnedOil;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\KinematicViscosity;
+use AwakeShed\Core\Units\Temperature;
+use AwakeShed\Core\Units\TemperatureUnit;
+use AwakeShed\Core\Units\ViscosityUnit;
+use AwakeShed\Core\Units\VolumeUnit;
+
+/** What both ways of reading a dilution ask and answer. */
+final readonly class DilutedOil
+{
+    private function __construct()
+    {
+    }
+
+    /** @return array<string, AmountInput> */
+    public static function mark(): array
+    {
+        return ['mark_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 50, 10_000)->usually(250, 2_000)->inSpecBook(SpecFigure::Oil)];
+    }
+
+    /** @return array<string, AmountInput> */
+    public static function oil(): array
+    {
+        return [
+            'oil_cst_40' => AmountInput::of(Measure::Viscosity, ViscosityUnit::Centistokes, 2, 1_000)->by(ThinnedOil::TYPICAL_OIL[0]),
+            'oil_cst_100' => AmountInput::of(Measure::Viscosity, ViscosityUnit::Centistokes, 2, 100)->by(ThinnedOil::TYPICAL_OIL[1]),
+            'start_celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -40, 50)->by(0),
+        ];
+    }
+
+    /** @param array<string, mixed> $measured that goes with the finding */
+    public static function answer(Given $in, Dilution $dilution, array $measured): Answer
+    {
+        $start = $in->get('start_celsius', Temperature::class);
+        $oil = ThinnedOil::of($in->get('oil_cst_40', KinematicViscosity::class), $in->get('oil_cst_100', KinematicViscosity::class), $dilution->fraction);
+        $grades = $oil->behavesAs();
+        $band = $dilution->band();
+        $isClean = 0.0 === $dilution->fraction;
+        $verdict = match (true) {
+            $isClean => 'clean',
+            // Its uncertainty may reach over the next limit: the verdict says so rather than choosing.
+            DilutionBand::of($dilution->fraction + $dilution->halfWidth) !== $band => 'near_'.$band->value,
+            default => $band->value,
+        };
+
+        return new Answer(
+            $verdict,
+            match ($band) {
+                DilutionBand::Watch => $isClean ? Tone::Good : Tone::Ask,
+                DilutionBand::Change, DilutionBand::ChangeFlushAndCure => Tone::Bad,
+            },
+            [
+                Figure::share('dilution', $dilution->fraction),
+                Figure::share('dilution_half_width', $dilution->halfWidth),
+                Figure::amount('contents_ml', $dilution->contents, VolumeUnit::Millilitre, Measure::OilVolume),
+                Figure::word('band', $band, 'dilution_band'),
+                Figure::amount('viscosity_40_cst', $oil->warm->viscosity, ViscosityUnit::Centistokes, Measure::Viscosity),
+                Figure::amount('viscosity_40_cst_d7152', $oil->warm->byWalther, ViscosityUnit::Centistokes, Measure::Viscosity),
+                Figure::amount('viscosity_100_cst', $oil->hot->viscosity, ViscosityUnit::Centistokes, Measure::Viscosity),
+                Figure::amount('viscosity_100_cst_d7152', $oil->hot->byWalther, ViscosityUnit::Centistokes, Measure::Viscosity),
+                Figure::amount('viscosity_at_start_cst', $oil->at($start), ViscosityUnit::Centistokes, Measure::Viscosity),
+                Figure::amount('clean_oil_at_start_cst', $oil->cleanAt($start), ViscosityUnit::Centistokes, Measure::Viscosity),
+                Figure::wordList('behaves_as_sae', $grades, 'sae'),
+                Figure::yesNo('flammable', $oil->isFlammable()),
+            ],
+            [Finding::observed('look.oil_level', $isClean ? 'at_mark' : ($dilution->isFarOver() ? 'far_over' : 'over_mark'))->measuring($measured + ['dilution' => round($dilution->fraction, 4)])],
+        );
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Bar;
+use AwakeShed\App\Show\BarDrawing;
+use AwakeShed\App\Show\Figures;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Running\FlowTest;
+use AwakeShed\Core\Running\FlowTestVerdict;
+use AwakeShed\Core\Running\FuelNeed;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\FlowUnit;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
+use AwakeShed\Core\Units\VolumeUnit;
+
+final class FlowTestCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'flow-test';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Path;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'displacement_cc' => AmountInput::of(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->inSpecBook(SpecFigure::Displacement),
+            'rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'seconds_each' => AmountInput::of(Measure::Stopwatch, DurationUnit::Second, 2, 600)->by(30),
+            'cup_1_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000),
+            'cup_2_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
+            'cup_3_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
+            'cap_open_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $need = FuelNeed::of($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class));
+        $cups = [$in->get('cup_1_ml', Volume::class)];
+        foreach (['cup_2_ml', 'cup_3_ml'] as $name) {
+            $cup = $in->find($name, Volume::class);
+            if (null !== $cup) {
+                $cups[] = $cup;
+            }
+        }
+        $test = FlowTest::of($cups, $in->get('seconds_each', Duration::class), $in->find('cap_open_ml', Volume::class));
+        $verdict = $test->verdict($need);
+        $bars = array_map(
+            static fn (int $cup, VolumeFlow $flow): Bar => new Bar((string) ($cup + 1), $flow->in(FlowUnit::MillilitrePerMinute), Figures::amount($flow, Measure::FuelFlow)),
+            array_keys($test->cups),
+            $test->cups,
+        );
+        if (null !== $test->capOpen) {
+            $bars[] = new Bar('cap_open', $test->capOpen->in(FlowUnit::MillilitrePerMinute), Figures::amount($test->capOpen, Measure::FuelFlow));
+        }
+
+        return new Answer(
+            $verdict->value,
+            match ($verdict) {
+                FlowTestVerdict::Pours => Tone::Good,
+                FlowTestVerdict::Scant, FlowTestVerdict::Fades => Tone::Ask,
+                default => Tone::Bad,
+            },
+            [
+                Figure::amount('settled_ml_per_min', $test->settled(), FlowUnit::MillilitrePerMinute, Measure::FuelFlow),
+                Figure::amount('need_ml_per_min', $need->flow(), FlowUnit::MillilitrePerMinute, Measure::FuelFlow),
+                Figure::number('times_need', $test->settled()->over($need->flow()), 1),
+                Figure::share('fade', $test->fade(), 0),
+                Figure::number('cups', \count($test->cups)),
+            ],
+            self::findings($verdict, $test),
+            BarDrawing::of('flow_by_cup', $bars, $need->flow()->in(FlowUnit::MillilitrePerMinute), Figures::amount($need->flow(), Measure::FuelFlow)),
+        );
+    }
+
+    /** @return list<Finding> */
+    private static function findings(FlowTestVerdict $verdict, FlowTest $test): array
+    {
+        $flow = match ($verdict) {
+            FlowTestVerdict::Pours => 'pours',
+            FlowTestVerdict::Scant, FlowTestVerdict::Starves => 'trickles',
+            FlowTestVerdict::None => 'none',
+            FlowTestVerdict::Fades, FlowTestVerdict::Vent, FlowTestVerdict::FadesCapOrNot => 'pours_then_fades',
+        };
+        $findings = [Finding::observed('flow.line', $flow)->measuring(['ml_per_min' => array_map(static fn (VolumeFlow $cup): float => round($cup->in(FlowUnit::MillilitrePerMinute), 1), $test->cups)])];
+        $recovers = $test->recovers();
+        if (null !== $recovers) {
+            $findings[] = Finding::observed('flow.cap_open', $recovers ? 'recovers' : 'same');
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Bar;
+use AwakeShed\App\Show\BarDrawing;
+use AwakeShed\App\Show\Figures;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Oil\FlushPlan;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\CountUnit;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Share;
+use AwakeShed\Core\Units\ShareUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+
+final class FlushPlanCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'flush-plan';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Oil;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'dilution' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0, 0.999),
+            ...DilutedOil::mark(),
+            'refill_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 25, 10_000)->optional(),
+            'left_share' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0.01, 0.5)->by(0.1),
+            'target' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0.001, 0.2)->by(0.02),
+            'not_boiled_share' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0, 1)->by(1),
+            'at_least' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10)->by(FlushPlan::USUAL_CHANGES),
+            'minutes_each' => AmountInput::of(Measure::BenchTime, DurationUnit::Minute, 0, 480)->by(30),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $mark = $in->get('mark_ml', Volume::class);
+        $refill = $in->find('refill_ml', Volume::class);
+        $left = null === $refill ? $in->get('left_share', Share::class)->asFraction() : max(0.01, FlushPlan::leftShare($mark, $refill));
+        $target = $in->get('target', Share::class)->asFraction();
+        $plan = FlushPlan::reach($in->get('dilution', Share::class)->asFraction(), $left, $target, $in->get('not_boiled_share', Share::class)->asFraction(), $mark, (int) $in->get('at_least', Count::class)->inEach());
+        $isMore = $plan->changes > FlushPlan::USUAL_CHANGES;
+
+        return new Answer(
+            match (true) {
+                0 === $plan->changes => 'none',
+                $isMore => 'more_than_habit',
+                default => 'habit_does',
+            },
+            match (true) {
+                0 === $plan->changes => Tone::Good,
+                $isMore => Tone::Bad,
+                default => Tone::Ask,
+            },
+            [
+                Figure::number('changes', $plan->changes),
+                Figure::shares('dilution_after_each', $plan->dilution, 2),
+                Figure::amount('oil_needed_ml', $plan->oil, VolumeUnit::Millilitre, Measure::OilVolume),
+                Figure::amount('time_minutes', $plan->time($in->get('minutes_each', Duration::class)), DurationUnit::Minute, Measure::BenchTime),
+                Figure::share('left_share_used', $left),
+                Figure::yesNo('more_than_habit', $isMore),
+            ],
+            drawing: BarDrawing::of('dilution_after_each', array_map(
+                static fn (int $change, float $share): Bar => new Bar(0 === $change ? 'before' : (string) $change, $share, Figures::share($share)),
+                array_keys($plan->dilution),
+                $plan->dilution,
+            ), $target, Figures::share($target)),
+        );
+    }
+}

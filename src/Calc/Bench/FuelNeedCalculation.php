@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Running\FlowVerdict;
+use AwakeShed\Core\Running\FuelNeed;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\FlowUnit;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
+use AwakeShed\Core\Units\VolumeUnit;
+
+final class FuelNeedCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'fuel-need';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Path;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'displacement_cc' => AmountInput::of(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->inSpecBook(SpecFigure::Displacement),
+            'rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'measured_ml_per_min' => AmountInput::of(Measure::FuelFlow, FlowUnit::MillilitrePerMinute, 0, 20_000)->optional(),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $need = FuelNeed::of($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class));
+        $measured = $in->find('measured_ml_per_min', VolumeFlow::class);
+        $verdict = null === $measured ? null : $need->metBy($measured);
+
+        return new Answer(
+            null === $verdict ? 'need' : $verdict->value,
+            match ($verdict) {
+                null => Tone::Plain,
+                FlowVerdict::Ample => Tone::Good,
+                FlowVerdict::Scant => Tone::Ask,
+                FlowVerdict::Starves => Tone::Bad,
+            },
+            [
+                Figure::amount('ml_per_min', $need->flow(), FlowUnit::MillilitrePerMinute, Measure::FuelFlow),
+                Figure::number('grams_per_min', $need->gramsPerMinute(), 1),
+                Figure::number('times_need', $measured?->over($need->flow()), 1),
+            ],
+        );
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Running\InletFlow;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\FlowUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
+use AwakeShed\Core\Units\VolumeUnit;
+
+final class InletFlowCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'inlet-flow';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Washer;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'bucket_ml' => AmountInput::of(Measure::BucketVolume, VolumeUnit::Millilitre, 0, 200_000),
+            'seconds' => AmountInput::of(Measure::Stopwatch, DurationUnit::Second, 1, 1_800),
+            'gal_per_min' => AmountInput::of(Measure::WaterFlow, FlowUnit::GallonPerMinute, 0.2, 20)->inSpecBook(SpecFigure::PumpFlow),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $inlet = InletFlow::of($in->get('bucket_ml', Volume::class), $in->get('seconds', Duration::class), $in->get('gal_per_min', VolumeFlow::class));
+
+        return new Answer($inlet->isEnough() ? 'enough' : 'short', $inlet->isEnough() ? Tone::Good : Tone::Bad, [
+            Figure::amount('supply_l_per_min', $inlet->supply, FlowUnit::LitrePerMinute, Measure::WaterFlow),
+            Figure::number('margin', $inlet->margin(), 2),
+        ]);
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\AmountsInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Carburetor\JetBore;
+use AwakeShed\Core\Carburetor\NumberDrills;
+use AwakeShed\Core\Carburetor\WireSet;
+use AwakeShed\Core\Running\AirDensity;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Temperature;
+use AwakeShed\Core\Units\TemperatureUnit;
+
+final class JetCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'jet';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Carburetor;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'bore_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->usually(0.25, 2)->inSpecBook(SpecFigure::MainJet),
+            'wires_mm' => new AmountsInput(Measure::Bore, LengthUnit::Millimetre, 0.02, 5),
+            'altitude_m' => AmountInput::of(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->by(0),
+            'celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 60)->by(15),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $drills = NumberDrills::shipped();
+        $bore = JetBore::of($in->get('bore_mm', Length::class));
+        $next = $drills->nextAbove($bore->diameter);
+        $wider = null === $next ? null : $drills->diameter($next);
+        $wires = WireSet::of($in->all('wires_mm', Length::class));
+        $wire = $wires->forBore($bore);
+        $density = AirDensity::share($in->get('altitude_m', Length::class), $in->get('celsius', Temperature::class));
+
+        return new Answer(
+            match (true) {
+                null !== $wire => 'wire',
+                [] !== $wires->wires => 'no_wire_fits',
+                default => 'bore',
+            },
+            [] !== $wires->wires && null === $wire ? Tone::Bad : Tone::Plain,
+            [
+                Figure::amount('bore_mm', $bore->diameter, LengthUnit::Millimetre, Measure::Bore),
+                Figure::amount('bore_thou', $bore->diameter, LengthUnit::Thou, Measure::FeelerGap),
+                Figure::number('nearest_drill', $drills->nearest($bore->diameter)),
+                Figure::amount('wire_mm', $wire, LengthUnit::Millimetre, Measure::Bore),
+                Figure::amount('widest_wire_mm', $bore->widestWire(), LengthUnit::Millimetre, Measure::Bore),
+                Figure::number('next_drill', $next),
+                Figure::amount('next_drill_mm', $wider, LengthUnit::Millimetre, Measure::Bore),
+                Figure::number('next_drill_flow', null === $wider ? null : $bore->flowInto(JetBore::of($wider)), 3),
+                Figure::number('air_density', $density, 3),
+                Figure::amount('bore_at_altitude_mm', $bore->forAir($density)->diameter, LengthUnit::Millimetre, Measure::Bore),
+            ],
+        );
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\ChoiceInput;
+use AwakeShed\App\Calc\Input\TicksInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Carburetor\BeforeDrilling;
+use AwakeShed\Core\Carburetor\DrillingSchool;
+use AwakeShed\Core\Carburetor\JetBore;
+use AwakeShed\Core\Carburetor\JetEnlargement;
+use AwakeShed\Core\Carburetor\NumberDrills;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Ratio;
+use AwakeShed\Core\Units\RatioUnit;
+
+final class JetEnlargingCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'jet-enlarging';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Carburetor;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'bore_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->inSpecBook(SpecFigure::PilotJet),
+            'to_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional(),
+            'school' => new ChoiceInput(DrillingSchool::class, 'school', DrillingSchool::Never),
+            'done' => new TicksInput(BeforeDrilling::class, 'before_drilling'),
+            'air_to_fuel' => AmountInput::of(Measure::CompressionRatio, RatioUnit::ToOne, 8, 25)->by(14.7),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $drills = NumberDrills::shipped();
+        $from = JetBore::of($in->get('bore_mm', Length::class));
+        $next = $drills->nextAbove($from->diameter);
+        $to = $in->find('to_mm', Length::class) ?? (null === $next ? null : $drills->diameter($next));
+        if (null === $to) {
+            return new Answer('no_drill', Tone::Plain, [Figure::amount('bore_mm', $from->diameter, LengthUnit::Millimetre, Measure::Bore)]);
+        }
+        $weighed = JetEnlargement::weigh($from, JetBore::of($to), $in->get('school', DrillingSchool::class), $in->all('done', BeforeDrilling::class));
+
+        return new Answer(
+            match (true) {
+                $weighed->isAllowed() => 'allowed',
+                DrillingSchool::Never === $weighed->school => 'never',
+                default => 'not_yet',
+            },
+            $weighed->isAllowed() ? Tone::Ask : Tone::Bad,
+            [
+                Figure::amount('to_mm', $to, LengthUnit::Millimetre, Measure::Bore),
+                Figure::number('to_drill', $drills->nearest($to)),
+                Figure::share('area_change', $weighed->flow - 1),
+                Figure::number('flow', $weighed->flow, 3),
+                Figure::number('mixture_after', $weighed->mixtureFrom($in->get('air_to_fuel', Ratio::class)->in(RatioUnit::ToOne)), 1),
+                Figure::wordList('missing', $weighed->missing, 'before_drilling'),
+                Figure::yesNo('allowed', $weighed->isAllowed()),
+            ],
+        );
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\ChoiceInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Cylinder\Hiss;
+use AwakeShed\Core\Cylinder\LeakDown;
+use AwakeShed\Core\Cylinder\LeakDownBand;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Units\Pressure;
+use AwakeShed\Core\Units\PressureUnit;
+
+final class LeakDownCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'leak-down';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Cylinder;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'regulated_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 5, 150)->by(100),
+            'cylinder_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0, 170),
+            'error_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0, 20)->by(1),
+            'hiss' => new ChoiceInput(Hiss::class, 'hiss', Hiss::NotHeard),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $read = LeakDown::read($in->get('regulated_psi', Pressure::class), $in->get('cylinder_psi', Pressure::class), $in->get('error_psi', Pressure::class));
+        $band = $read->band();
+        $suspect = $in->get('hiss', Hiss::class)->suspect();
+
+        return new Answer(
+            LeakDownBand::FindIt === $band && null !== $suspect ? 'find_it_heard' : $band->value,
+            match ($band) {
+                LeakDownBand::Good, LeakDownBand::Usable => Tone::Good,
+                LeakDownBand::Worn => Tone::Ask,
+                LeakDownBand::FindIt => Tone::Bad,
+            },
+            [
+                Figure::share('leak', $read->share->asFraction()),
+                Figure::share('leak_half_width', $read->halfWidth->asFraction()),
+                Figure::word('suspect', $suspect, 'suspect'),
+            ],
+            [Finding::observed('compression.leakdown', \in_array($band, [LeakDownBand::Good, LeakDownBand::Usable], true) ? 'good' : 'poor')->measuring(['leak_percent' => round(100 * $read->share->asFraction(), 1)])],
+        );
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\SeriesInput;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Trace\NeedleTrace;
+use AwakeShed\Core\Trace\SeriesFile;
+use AwakeShed\Core\Units\Pressure;
+use AwakeShed\Core\Units\PressureUnit;
+
+final class NeedleTraceCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'needle-trace';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Carburetor;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'csv' => new SeriesInput(PressureUnit::cases()),
+            'strict_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0.05, 1)->by(NeedleTrace::STRICT_LOSS_PSI),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        return TraceAnswers::needle(NeedleTrace::of($in->get('csv', SeriesFile::class)->series, $in->get('strict_psi', Pressure::class)));
+    }
+}

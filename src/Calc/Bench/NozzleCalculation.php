@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Running\SprayNozzle;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\FlowUnit;
+use AwakeShed\Core\Units\Pressure;
+use AwakeShed\Core\Units\PressureUnit;
+use AwakeShed\Core\Units\VolumeFlow;
+
+final class NozzleCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'nozzle';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Washer;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'gal_per_min' => AmountInput::of(Measure::WaterFlow, FlowUnit::GallonPerMinute, 0.2, 20)->inSpecBook(SpecFigure::PumpFlow),
+            'psi' => AmountInput::of(Measure::WorkingPressure, PressureUnit::Psi, 100, 10_000)->inSpecBook(SpecFigure::PumpPressure),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        return new Answer('size', Tone::Plain, [
+            Figure::number('size', SprayNozzle::forPump($in->get('gal_per_min', VolumeFlow::class), $in->get('psi', Pressure::class))->size, 2),
+        ]);
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\ChoiceInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Bar;
+use AwakeShed\App\Show\BarDrawing;
+use AwakeShed\App\Show\Figures;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Repair\Beta;
+use AwakeShed\Core\Repair\Choice;
+use AwakeShed\Core\Repair\Contamination;
+use AwakeShed\Core\Repair\Way;
+use AwakeShed\Core\Repair\WayCost;
+use AwakeShed\Core\Repair\WayOdds;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\CountUnit;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Money;
+use AwakeShed\Core\Units\MoneyUnit;
+
+final class RepairCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'repair';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Carburetor;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'contamination' => new ChoiceInput(Contamination::class, 'bowl.inside', Contamination::Sediment),
+            'wage_per_hour' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 1_000)->by(60),
+            'comeback_cost' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(40),
+            'machine_worth' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->optional(),
+            'clean_hours' => AmountInput::of(Measure::Labor, DurationUnit::Hour, 0, 100)->by(0.75),
+            'clean_parts' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(3),
+            'clean_worked' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'clean_failed' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'kit_hours' => AmountInput::of(Measure::Labor, DurationUnit::Hour, 0, 100)->by(1),
+            'kit_parts' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(12),
+            'kit_worked' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'kit_failed' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'replace_hours' => AmountInput::of(Measure::Labor, DurationUnit::Hour, 0, 100)->by(0.5),
+            'replace_parts' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(45),
+            'replace_worked' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'replace_failed' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $priors = [
+            [Way::Clean, $in->get('contamination', Contamination::class)->cleaningMean()],
+            [Way::Kit, WayOdds::KIT_MEAN],
+            [Way::Replace, WayOdds::REPLACE_MEAN],
+        ];
+        $ways = [];
+        foreach ($priors as [$way, $mean]) {
+            $ways[] = new WayOdds(
+                $way,
+                $in->get($way->value.'_parts', Money::class),
+                $in->get($way->value.'_hours', Duration::class),
+                Beta::worth($mean, WayOdds::PRIOR_WEIGHT)->seen((int) $in->get($way->value.'_worked', Count::class)->inEach(), (int) $in->get($way->value.'_failed', Count::class)->inEach()),
+            );
+        }
+        $choice = Choice::between($ways, $in->get('wage_per_hour', Money::class), $in->get('comeback_cost', Money::class));
+        $worth = $in->find('machine_worth', Money::class);
+        $first = $choice->cheapest();
+        $figures = [
+            Figure::word('cheapest', $first->way->way, 'way'),
+            Figure::word('second', $choice->ways[1]->way->way, 'way'),
+            Figure::yesNo('toss_up', $choice->isTossUp()),
+            Figure::amount('cheapest_cost', $first->expected, MoneyUnit::Dollar, Measure::Price),
+        ];
+        foreach ($choice->ways as $cost) {
+            $name = $cost->way->way->value;
+            $figures = [
+                ...$figures,
+                Figure::amount($name.'_cost', $cost->expected, MoneyUnit::Dollar, Measure::Price),
+                Figure::amount($name.'_cost_least', $cost->least, MoneyUnit::Dollar, Measure::Price),
+                Figure::amount($name.'_cost_most', $cost->most, MoneyUnit::Dollar, Measure::Price),
+                Figure::share($name.'_odds', $cost->way->odds->mean(), 0),
+                Figure::share($name.'_odds_least', $cost->way->odds->quantile(0.1), 0),
+                Figure::share($name.'_odds_most', $cost->way->odds->quantile(0.9), 0),
+            ];
+            if (Way::Replace !== $cost->way->way) {
+                $figures[] = Figure::share($name.'_break_even', max(0.0, $choice->breakEven($cost->way)), 0);
+            }
+        }
+
+        return new Answer(
+            match (true) {
+                null !== $worth && !$choice->isWorthIt($worth) => 'not_worth_it',
+                $choice->isTossUp() => 'toss_up',
+                default => 'cheapest',
+            },
+            match (true) {
+                null !== $worth && !$choice->isWorthIt($worth) => Tone::Bad,
+                $choice->isTossUp() => Tone::Ask,
+                default => Tone::Good,
+            },
+            $figures,
+            drawing: BarDrawing::of('expected_cost', array_map(
+                static fn (WayCost $cost): Bar => new Bar($cost->way->way->value, $cost->expected->inDollars(), Figures::amount($cost->expected, Measure::Price), $cost->least->inDollars(), $cost->most->inDollars()),
+                $choice->ways,
+            ), $worth?->inDollars(), null === $worth ? null : Figures::amount($worth, Measure::Price)),
+        );
+    }
+}

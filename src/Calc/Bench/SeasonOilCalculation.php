@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Oil\SeasonOil;
+use AwakeShed\Core\Units\Temperature;
+use AwakeShed\Core\Units\TemperatureUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+
+final class SeasonOilCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'season-oil';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Oil;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'coldest_celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 50),
+            ...DilutedOil::mark(),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        return new Answer(SeasonOil::forStart($in->get('coldest_celsius', Temperature::class))->value, Tone::Plain, [
+            Figure::amount('fill_ml', $in->get('mark_ml', Volume::class), VolumeUnit::Millilitre, Measure::OilVolume),
+        ]);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Fuel\Settling;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+
+final class SettlingCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'settling';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Fuel;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'height_mm' => AmountInput::of(Measure::JarHeight, LengthUnit::Millimetre, 5, 500),
+            'drop_um' => AmountInput::of(Measure::DropSize, LengthUnit::Micrometre, 1, 90)->by(20),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $height = $in->get('height_mm', Length::class);
+
+        return new Answer('wait', Tone::Plain, [
+            Figure::amount('seconds', Settling::through($height, $in->get('drop_um', Length::class)), DurationUnit::Second, Measure::Stopwatch),
+            Figure::amount('first_look_seconds', Settling::firstLook($height), DurationUnit::Second, Measure::Stopwatch),
+            Figure::amount('full_wait_seconds', Settling::fullWait($height), DurationUnit::Second, Measure::Stopwatch),
+        ]);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\SeriesInput;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Running\Alternator;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Trace\SeriesFile;
+use AwakeShed\Core\Trace\SpeedTrace;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\CountUnit;
+use AwakeShed\Core\Units\FrequencyUnit;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+
+final class SpeedTraceCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'speed-trace';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Running;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'csv' => new SeriesInput([...SpeedUnit::cases(), ...FrequencyUnit::cases()]),
+            'poles' => AmountInput::of(Measure::Pieces, CountUnit::Each, 2, 8)->by(2)->inSpecBook(SpecFigure::Poles),
+            'limit_rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 20_000)->optional(),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        return TraceAnswers::speed(SpeedTrace::of(Alternator::of($in->get('poles', Count::class))->speeds($in->get('csv', SeriesFile::class)), $in->find('limit_rpm', ShaftSpeed::class)));
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Fuel\Stabilizer;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+
+final class StabilizerCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'stabilizer';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Fuel;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'fuel_ml' => AmountInput::of(Measure::TankVolume, VolumeUnit::Millilitre, 10, 200_000)->inSpecBook(SpecFigure::Tank),
+            'label_dose_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 0.1, 1_000),
+            'label_fuel_ml' => AmountInput::of(Measure::TankVolume, VolumeUnit::Millilitre, 100, 200_000),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $dose = Stabilizer::dose($in->get('fuel_ml', Volume::class), $in->get('label_dose_ml', Volume::class), $in->get('label_fuel_ml', Volume::class));
+
+        return new Answer('measure', Tone::Plain, [Figure::amount('measure_ml', $dose, VolumeUnit::Millilitre, Measure::OilVolume)]);
+    }
+}

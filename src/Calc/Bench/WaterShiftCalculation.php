@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Fuel\EngineLimit;
+use AwakeShed\Core\Fuel\WaterShift;
+use AwakeShed\Core\Units\Temperature;
+use AwakeShed\Core\Units\TemperatureUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+
+final class WaterShiftCalculation implements Calculation
+{
+    public function name(): string
+    {
+        return 'water-shift';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Fuel;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'fuel_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000),
+            'water_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000),
+            'aqueous_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 4_000),
+            'celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, 0, 40)->by(20),
+            'error_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0.01, 50)->by(WaterShift::READING_ERROR_ML)->usually(0.1, 5),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $content = WaterShift::read($in->get('fuel_ml', Volume::class), $in->get('water_ml', Volume::class), $in->get('aqueous_ml', Volume::class), $in->get('celsius', Temperature::class), $in->get('error_ml', Volume::class))->content();
+        $limit = $content->againstSmallEngineLimit();
+
+        return new Answer($limit->value, match ($limit) {
+            EngineLimit::Within => Tone::Good,
+            EngineLimit::CannotTell => Tone::Ask,
+            EngineLimit::Over => Tone::Bad,
+        }, [
+            Figure::share('corrected', $content->corrected, 2),
+            Figure::share('half_width', $content->halfWidth),
+            Figure::share('naive', $content->naive, 2),
+            Figure::share('least', $content->least()),
+            Figure::share('most', $content->most()),
+            Figure::word('grade', $content->grade(), 'grade'),
+            Figure::word('small_engine_limit', $limit, 'engine_limit'),
+        ]);
+    }
+}

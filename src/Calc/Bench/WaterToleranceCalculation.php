@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc\Bench;
+
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Tone;
+use AwakeShed\App\Calc\Topic;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Fuel\WaterTolerance;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Share;
+use AwakeShed\Core\Units\ShareUnit;
+use AwakeShed\Core\Units\Temperature;
+use AwakeShed\Core\Units\TemperatureUnit;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeUnit;
+
+final class WaterToleranceCalculation implements Calculation
+{
+    public function __construct(private readonly WaterTolerance $tolerance)
+    {
+    }
+
+    public function name(): string
+    {
+        return 'water-tolerance';
+    }
+
+    public function topic(): Topic
+    {
+        return Topic::Fuel;
+    }
+
+    public function inputs(): array
+    {
+        return [
+            'ethanol' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0, 0.15)->by(0.1),
+            'celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -20, 40),
+            'tank_ml' => AmountInput::of(Measure::TankVolume, VolumeUnit::Millilitre, 1, 200_000)->inSpecBook(SpecFigure::Tank),
+        ];
+    }
+
+    public function run(Given $in): Answer
+    {
+        $held = $this->tolerance->of($in->get('ethanol', Share::class)->asFraction(), $in->get('celsius', Temperature::class), $in->get('tank_ml', Volume::class));
+
+        return new Answer($held->fromMemory ? 'from_memory' : 'held', Tone::Plain, [
+            Figure::amount('water_ml', $held->water, VolumeUnit::Millilitre, Measure::JarVolume),
+            Figure::amount('half_width_ml', $held->halfWidth, VolumeUnit::Millilitre, Measure::JarVolume),
+            Figure::share('fraction', $held->fraction, 3),
+            Figure::yesNo('from_memory', $held->fromMemory),
+        ]);
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Calc\Input\SeriesInput;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Evidence\WorkedOut;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobPages;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Show\Words;
+use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Spec\Looked;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Form\FormInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** The bench calculator: a page a calculation, standing alone or within a job. */
+final class CalcController extends AbstractController
+{
+    private const NAME = '[a-z]+(?:-[a-z]+)*';
+
+    public function __construct(
+        private readonly Calculations $calculations,
+        private readonly CalcForms $forms,
+        private readonly Recorder $recorder,
+        private readonly JobPages $pages,
+        private readonly CalcWords $calcWords,
+        private readonly Words $words,
+    ) {
+    }
+
+    #[Route('/bench', name: 'bench', methods: ['GET'])]
+    #[Route('/jobs/{job}/bench', name: 'job_bench', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
+    public function index(?Job $job = null): Response
+    {
+        $topics = [];
+        foreach ($this->calculations->all() as $calculation) {
+            $topics[$calculation->topic()->value][] = $calculation;
+        }
+
+        return $this->render('calc/index.html.twig', ['topics' => $topics, 'calc_words' => $this->calcWords, 'job' => $job]);
+    }
+
+    #[Route('/bench/{name}', name: 'calc', requirements: ['name' => self::NAME], methods: ['GET'])]
+    #[Route('/jobs/{job}/bench/{name}', name: 'job_calc', requirements: ['job' => JobResolver::NUMBER, 'name' => self::NAME], methods: ['GET'])]
+    public function calculate(string $name, Request $request, ?Job $job = null): Response
+    {
+        $calculation = $this->named($name);
+        $looked = null === $job ? [] : $this->forms->looked($calculation, $job);
+        $form = $this->forms->form($calculation, $looked);
+        // Opened bare, the page answers with what it knows already; complete or not, nothing is refused yet.
+        $given = $request->query->all();
+        if ([] !== $given) {
+            $form->submit(array_intersect_key($given, iterator_to_array($form)));
+        }
+
+        return $this->page($calculation, $form, $looked, $job);
+    }
+
+    #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => JobResolver::NUMBER, 'name' => self::NAME], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function save(Job $job, string $name, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $calculation = $this->named($name);
+        $looked = $this->forms->looked($calculation, $job);
+        $form = $this->forms->form($calculation, $looked);
+        $form->submit(array_intersect_key($request->getPayload()->all(), iterator_to_array($form)));
+        $answer = $this->forms->answer($calculation, $form);
+        if (!$answer instanceof Answer) {
+            return $this->page($calculation, $form, $looked, $job);
+        }
+        $this->recorder->observe($job, $member, $key, $answer->findings, worked: new WorkedOut($name, $this->forms->plainInputs($calculation, $form)));
+        $this->addFlash('saved', 'Saved.');
+
+        return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    /**
+     * @param FormInterface<array<string, mixed>> $form
+     * @param array<string, Looked>               $looked
+     */
+    private function page(Calculation $calculation, FormInterface $form, array $looked, ?Job $job): Response
+    {
+        $answer = $this->forms->answer($calculation, $form);
+        $page = new CalcPage(
+            $calculation,
+            $form->createView(),
+            $answer instanceof Answer ? $answer : null,
+            $answer instanceof Refusal ? $this->words->refusal($answer) : null,
+            null === $job ? null : $this->pages->of($this->recorder->open($job)),
+            $this->forms->asTyped($form),
+            $form->isSubmitted() ? [] : $looked,
+        );
+
+        return $this->render('calc/calc.html.twig', ['calc' => $page, 'calc_words' => $this->calcWords, 'job' => $job], new Response(
+            status: $form->isSubmitted() && null === $page->answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK,
+        ));
+    }
+
+    private function named(string $name): Calculation
+    {
+        $calculation = $this->calculations->named($name);
+        foreach ($calculation?->inputs() ?? [] as $input) {
+            // A recording is no field: traces have pages of their own.
+            $calculation = $input instanceof SeriesInput ? null : $calculation;
+        }
+
+        return $calculation ?? throw $this->createNotFoundException('There is no such calculation.');
+    }
+}

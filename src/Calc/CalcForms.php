@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc;
+
+use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Spec\SpecBook;
+use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Spec\Looked;
+use Symfony\Component\Form\FormFactoryInterface;
+use Symfony\Component\Form\FormInterface;
+
+/** The form of a calculation: filled in from the spec book, read, and worked out. */
+final readonly class CalcForms
+{
+    public function __construct(private FormFactoryInterface $forms, private SpecBook $specs)
+    {
+    }
+
+    /**
+     * @param array<string, Looked> $looked
+     *
+     * @return FormInterface<array<string, mixed>>
+     */
+    public function form(Calculation $calculation, array $looked): FormInterface
+    {
+        $values = [];
+        foreach ($calculation->inputs() as $name => $input) {
+            $values[$name] = isset($looked[$name]) ? $input->read($looked[$name]->value->amount) : $input->default();
+        }
+        /** @var FormInterface<array<string, mixed>> $form */
+        $form = $this->forms->createNamed('', CalcType::class, $values, ['calculation' => $calculation]);
+
+        return $form;
+    }
+
+    /** @return array<string, Looked> by input */
+    public function looked(Calculation $calculation, Job $job): array
+    {
+        $lookup = $this->specs->of($job->getMachine());
+        $looked = [];
+        foreach ($calculation->inputs() as $name => $input) {
+            $found = $input instanceof AmountInput && null !== $input->figure ? $lookup->find($input->figure) : null;
+            if (null !== $found) {
+                $looked[$name] = $found;
+            }
+        }
+
+        return $looked;
+    }
+
+    /**
+     * @param FormInterface<array<string, mixed>> $form
+     * @param array<string, mixed>                $more inputs that are no fields
+     *
+     * @return Answer|Refusal|null null while something is missing
+     */
+    public function answer(Calculation $calculation, FormInterface $form, array $more = []): Answer|Refusal|null
+    {
+        $values = $more + ($form->getData() ?? []);
+        $isComplete = !$form->isSubmitted() || $form->isValid();
+        foreach ($calculation->inputs() as $name => $input) {
+            // An emptied field means its default, as an input left out does on the command line.
+            $values[$name] ??= $input->default();
+            $isComplete = $isComplete && !($input->isRequired() && null === $values[$name]);
+        }
+        if (!$isComplete) {
+            return null;
+        }
+        try {
+            return $calculation->run(new Given($values));
+        } catch (Refusal $refusal) {
+            return $refusal;
+        }
+    }
+
+    /**
+     * @param FormInterface<array<string, mixed>> $form
+     *
+     * @return array<string, mixed> as the command line takes them
+     */
+    public function plainInputs(Calculation $calculation, FormInterface $form): array
+    {
+        $values = $form->getData() ?? [];
+        $plain = [];
+        foreach ($calculation->inputs() as $name => $input) {
+            $value = $input->write($values[$name] ?? $input->default());
+            if (null !== $value) {
+                $plain[$name] = $value;
+            }
+        }
+
+        return $plain;
+    }
+
+    /**
+     * @param FormInterface<array<string, mixed>> $form
+     *
+     * @return array<string, string|list<string>>
+     */
+    public function asTyped(FormInterface $form): array
+    {
+        $typed = [];
+        foreach ($form as $name => $field) {
+            $text = $field->getViewData();
+            if ($field->count() > 0) {
+                // Chips: what is ticked, by its value.
+                $ticked = array_values(array_filter(array_map(
+                    static fn (FormInterface $chip): ?string => true === $chip->getData() ? self::valueOf($chip) : null,
+                    iterator_to_array($field, false),
+                ), is_string(...)));
+                $typed[$name] = true === $field->getConfig()->getOption('multiple') ? $ticked : ($ticked[0] ?? '');
+            } elseif (\is_string($text)) {
+                $typed[$name] = $text;
+            }
+        }
+
+        return $typed;
+    }
+
+    /**
+     * @template T
+     *
+     * @param FormInterface<T> $chip
+     */
+    private static function valueOf(FormInterface $chip): ?string
+    {
+        $value = $chip->getConfig()->getOption('value');
+
+        return \is_string($value) ? $value : null;
+    }
+}

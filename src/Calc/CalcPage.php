@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc;
+
+use AwakeShed\App\Job\JobPage;
+use AwakeShed\Core\Spec\Looked;
+use Symfony\Component\Form\FormView;
+
+/** All that the page of a calculation shows. */
+final readonly class CalcPage
+{
+    /**
+     * @param array<string, string|list<string>> $asTyped what was typed, by input, to be recorded with the answer
+     * @param array<string, Looked>              $looked  what the spec book filled in, by input
+     */
+    public function __construct(
+        public Calculation $calculation,
+        public FormView $form,
+        public ?Answer $answer,
+        /** Why there is no answer, in a sentence; null when there is one, or nothing was given yet. */
+        public ?string $refusal,
+        public ?JobPage $page,
+        public array $asTyped,
+        public array $looked,
+    ) {
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc;
+
+use AwakeShed\App\Show\Figures;
+use AwakeShed\App\Show\Quantities;
+use AwakeShed\App\Show\Words;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Translation\TranslatorBagInterface;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** Puts calculations and their answers into the reader's words and units (translations/calc). */
+final readonly class CalcWords
+{
+    public function __construct(
+        #[Autowire(service: 'translator')]
+        private TranslatorInterface&TranslatorBagInterface $translator,
+        private Quantities $quantities,
+        private Words $words,
+    ) {
+    }
+
+    public function title(Calculation $calculation): string
+    {
+        return $this->say('title.'.$calculation->name());
+    }
+
+    /** What it answers, in a sentence. */
+    public function about(Calculation $calculation): string
+    {
+        return $this->say('about.'.$calculation->name());
+    }
+
+    /** Where its formulas and figures come from, with the source class. */
+    public function source(Calculation $calculation): string
+    {
+        return $this->say('source.'.$calculation->name());
+    }
+
+    public function formula(Calculation $calculation): string
+    {
+        return $this->say('formula.'.$calculation->name());
+    }
+
+    /** @return string|null the caution that belongs before the act; null where there is none */
+    public function caution(Calculation $calculation): ?string
+    {
+        return $this->find('caution.'.$calculation->name());
+    }
+
+    public function input(Calculation $calculation, string $name): string
+    {
+        return $this->find('input.'.$calculation->name().'.'.$name) ?? $this->say('input.'.$name);
+    }
+
+    public function help(Calculation $calculation, string $name): ?string
+    {
+        return $this->find('help.'.$calculation->name().'.'.$name) ?? $this->find('help.'.$name);
+    }
+
+    public function figureName(Calculation $calculation, string $key): string
+    {
+        return $this->find('figure.'.$calculation->name().'.'.$key) ?? $this->say('figure.'.$key);
+    }
+
+    /** The answer in a sentence. */
+    public function verdict(Calculation $calculation, Answer $answer): string
+    {
+        $figures = [];
+        foreach ($answer->figures as $figure) {
+            $figures[$figure->key] = \is_bool($figure->plain) ? ($figure->plain ? 'yes' : 'no') : $this->figure($figure);
+            // A sentence may leave out what there is no figure for.
+            $figures['has_'.$figure->key] = null === $figure->plain ? 'no' : 'yes';
+        }
+
+        return $this->say('verdict.'.$calculation->name().'.'.$answer->verdict, $figures);
+    }
+
+    /** A figure as it is shown; a dash where there is none. */
+    public function figure(Figure $figure): string
+    {
+        $plain = $figure->plain;
+
+        return match (true) {
+            null === $plain, [] === $plain => '–',
+            null !== $figure->quantity && null !== $figure->measure => $this->quantities->show($figure->quantity, $figure->measure),
+            \is_bool($plain) => $this->say($plain ? 'yes' : 'no'),
+            \is_array($plain) => implode(', ', array_map(fn (float|int|string $one): string => $this->plain($one, $figure), $plain)),
+            default => $this->plain($plain, $figure),
+        };
+    }
+
+    /** An amount written on a drawing. */
+    public function onDrawing(Figures $figures): string
+    {
+        return match (true) {
+            null !== $figures->quantity && null !== $figures->measure => $this->quantities->show($figures->quantity, $figures->measure),
+            default => $this->quantities->number(100 * (float) $figures->share, 1).' %',
+        };
+    }
+
+    /** What a bar or a mark is; a number is written as it is. */
+    public function label(string $id): string
+    {
+        return is_numeric($id) ? $id : $this->say('label.'.$id);
+    }
+
+    private function plain(float|int|string $plain, Figure $figure): string
+    {
+        return match (true) {
+            \is_string($plain) => $this->words->outcome($figure->words ?? '', $plain),
+            $figure->isShare => $this->quantities->number(100 * $plain, $figure->decimals).' %',
+            default => $this->quantities->number($plain, $figure->decimals),
+        };
+    }
+
+    /** @param array<string, string> $figures */
+    private function say(string $key, array $figures = []): string
+    {
+        return $this->translator->trans($key, $figures, 'calc');
+    }
+
+    private function find(string $key): ?string
+    {
+        return $this->translator->getCatalogue()->has($key, 'calc') ? $this->say($key) : null;
+    }
+}

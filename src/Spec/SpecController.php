@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Spec;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Once\Once;
+use AwakeShed\Core\Spec\EngineClasses;
+use AwakeShed\Core\Spec\LookedIn;
+use AwakeShed\Core\Spec\SpecFigure;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Bridge\Doctrine\Attribute\MapEntity;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Form\FormError;
+use Symfony\Component\Form\FormInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** The spec book: the shop's own pages, the engine classes behind them, and what a job looks up in both. */
+final class SpecController extends AbstractController
+{
+    private const MOST_BYTES = 4_000_000;
+
+    public function __construct(
+        private readonly SpecPageRepository $pages,
+        private readonly EngineClasses $classes,
+        private readonly SpecBookFile $file,
+        private readonly Once $once,
+        private readonly EntityManagerInterface $entities,
+        private readonly TranslatorInterface $translator,
+    ) {
+    }
+
+    #[Route('/spec', name: 'spec', methods: ['GET'])]
+    public function book(): Response
+    {
+        return $this->render('spec/book.html.twig', ['pages' => $this->pages->byName(), 'classes' => $this->classes->classes, 'problems' => []]);
+    }
+
+    #[Route('/spec.{format}', name: 'spec_export', requirements: ['format' => 'csv|json'], methods: ['GET'])]
+    public function export(string $format): Response
+    {
+        $pages = $this->pages->byName();
+
+        return new Response('csv' === $format ? $this->file->csv($pages) : $this->file->json($pages), headers: [
+            'Content-Type' => 'csv' === $format ? 'text/csv; charset=utf-8' : 'application/json',
+            'Content-Disposition' => \sprintf('attachment; filename="spec-book.%s"', $format),
+        ]);
+    }
+
+    #[Route('/spec/import', name: 'spec_import', methods: ['POST'])]
+    #[IsGranted(SpecBookVoter::WRITE)]
+    public function import(Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $upload = $request->files->get('file');
+        $text = $upload instanceof \Symfony\Component\HttpFoundation\File\UploadedFile && $upload->isValid() && $upload->getSize() <= self::MOST_BYTES ? $upload->getContent() : '';
+        try {
+            if ('' === $text) {
+                throw new UnreadableSpecs([new SpecProblem('', $this->translator->trans('There is no file, or it is larger than 4 MB.'))]);
+            }
+            $read = $this->file->parse($text);
+        } catch (UnreadableSpecs $unreadable) {
+            return $this->render('spec/book.html.twig', ['pages' => $this->pages->byName(), 'classes' => $this->classes->classes, 'problems' => $unreadable->problems], new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY));
+        }
+        $this->once->run($key, $member, function () use ($read): null {
+            $known = [];
+            foreach ($this->pages->byName() as $page) {
+                $known[mb_strtolower($page->getName())] = $page;
+            }
+            foreach ($read as $name => ['kind' => $kind, 'values' => $values]) {
+                $page = $known[mb_strtolower((string) $name)] ?? new SpecPage((string) $name, $kind);
+                $page->call($page->getName(), $kind ?? $page->getKind());
+                // Figures the file is silent about stay.
+                $page->write([...$page->values(), ...$values]);
+                $this->entities->persist($page);
+            }
+
+            return null;
+        });
+        $this->addFlash('said', 'The spec book has been read in.');
+
+        return $this->redirectToRoute('spec', status: Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/spec/new', name: 'spec_new', methods: ['GET', 'POST'])]
+    #[IsGranted(SpecBookVoter::WRITE)]
+    public function new(Request $request, #[CurrentUser] Member $member): Response
+    {
+        return $this->edited($request, null, SpecPageInput::of(null), $member);
+    }
+
+    #[Route('/spec/{page}', name: 'spec_page', requirements: ['page' => JobResolver::NUMBER], methods: ['GET', 'POST'])]
+    public function page(#[MapEntity(id: 'page')] SpecPage $page, Request $request, #[CurrentUser] Member $member): Response
+    {
+        if ($request->isMethod('POST')) {
+            $this->denyAccessUnlessGranted(SpecBookVoter::WRITE);
+        }
+
+        return $this->edited($request, $page, SpecPageInput::of($page), $member);
+    }
+
+    #[Route('/jobs/{job}/spec', name: 'job_spec', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
+    public function ofJob(Job $job, SpecBook $book): Response
+    {
+        return $this->render('spec/job.html.twig', [
+            'job' => $job,
+            'looked' => $book->of($job->getMachine())->all(),
+            'pages' => $this->pages->byName(),
+            'own_class' => LookedIn::EngineClass,
+        ]);
+    }
+
+    #[Route('/jobs/{job}/spec', name: 'job_spec_choose', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function choose(Job $job, Request $request, Taps $taps, Recorder $recorder, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $page = $this->pages->find((int) $taps->text($request, 'page'));
+        $recorder->rewrite($job, $member, $key, static function () use ($job, $page): void {
+            $job->getMachine()->lookUpIn($page);
+        });
+        $this->addFlash('said', 'Saved.');
+
+        return $this->redirectToRoute('job_spec', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    private function edited(Request $request, ?SpecPage $page, SpecPageInput $input, Member $member): Response
+    {
+        $form = $this->createForm(SpecPageType::class, $input);
+        $form->handleRequest($request);
+        if ($form->isSubmitted() && $form->isValid() && $this->areInOrder($form, $input)) {
+            try {
+                $this->save($page, $input, RequestKeyExtension::keyOf($form), $member);
+                $this->addFlash('said', 'Saved.');
+
+                return $this->redirectToRoute('spec', status: Response::HTTP_SEE_OTHER);
+            } catch (StalePage) {
+                $form->addError(new FormError($this->translator->trans('Somebody else saved this page while you were typing. Yours is kept below: open the page anew beside it and compare.')));
+            } catch (UniqueConstraintViolationException) {
+                $form->get('name')->addError(new FormError($this->translator->trans('There is a page of this name.')));
+            }
+        }
+
+        return $this->render('spec/page.html.twig', ['form' => $form->createView(), 'page' => $page, 'figures' => SpecFigure::cases()], new Response(
+            status: $form->isSubmitted() ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK,
+        ));
+    }
+
+    /**
+     * A least above its most is a slip.
+     *
+     * @param FormInterface<SpecPageInput> $form
+     */
+    private function areInOrder(FormInterface $form, SpecPageInput $input): bool
+    {
+        foreach ([[SpecFigure::LashLeast, SpecFigure::LashMost], [SpecFigure::CoilGapLeast, SpecFigure::CoilGapMost], [SpecFigure::PlugGapLeast, SpecFigure::PlugGapMost]] as [$least, $most]) {
+            [$from, $to] = [$input->rows[$least->value]->amount, $input->rows[$most->value]->amount];
+            if (null !== $from && null !== $to && $from->isGreaterThan($to)) {
+                $form->get('rows')->get($most->value)->get('amount')->addError(new FormError($this->translator->trans('This is less than the least above it.')));
+
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @throws StalePage when somebody saved it meanwhile */
+    private function save(?SpecPage $page, SpecPageInput $input, \AwakeShed\App\Once\RequestKey $key, Member $member): void
+    {
+        $this->once->run($key, $member, function () use ($page, $input): null {
+            if (null !== $page) {
+                $this->entities->lock($page, \Doctrine\DBAL\LockMode::PESSIMISTIC_WRITE);
+                $this->entities->refresh($page);
+                if ($page->getVersion() !== $input->version) {
+                    throw new StalePage();
+                }
+                $page->call((string) $input->name, $input->kind);
+            }
+            $page ??= new SpecPage((string) $input->name, $input->kind);
+            $page->write($input->values());
+            $this->entities->persist($page);
+
+            return null;
+        });
+    }
+}

@@ -1,0 +1,304 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Trace;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\CalcForms;
+use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Calculations;
+use AwakeShed\App\Calc\CalcWords;
+use AwakeShed\App\Device\Gauge\Scenario;
+use AwakeShed\App\Device\Gauge\SilentGauge;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobPages;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Once\Once;
+use AwakeShed\App\Show\TraceDrawing;
+use AwakeShed\App\Show\Words;
+use AwakeShed\App\Spec\SpecBook;
+use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Running\Alternator;
+use AwakeShed\Core\Running\BladeTip;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Trace\SeriesFile;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\FrequencyUnit;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\SpeedUnit;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Bridge\Doctrine\Attribute\MapEntity;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** Needle and speed traces: read from a file or live from a gauge, drawn, judged, and put into a job's record. */
+final class TraceController extends AbstractController
+{
+    /** 200 000 lines of a generous logger. */
+    private const MOST_BYTES = 12_000_000;
+
+    /** s: how long a page without a script waits for a recording. */
+    private const WITHOUT_SCRIPT = 20.0;
+
+    public function __construct(
+        private readonly TraceRepository $traces,
+        private readonly EntityManagerInterface $entities,
+        private readonly Once $once,
+        private readonly Taps $taps,
+        private readonly ClockInterface $clock,
+        private readonly Calculations $calculations,
+        private readonly CalcForms $forms,
+        private readonly Words $words,
+        private readonly TranslatorInterface $translator,
+        private readonly SpecBook $specs,
+        private readonly Recorder $recorder,
+    ) {
+    }
+
+    #[Route('/traces/{kind}', name: 'traces', requirements: ['kind' => 'needle|speed'], methods: ['GET'])]
+    #[Route('/jobs/{job}/traces/{kind}', name: 'job_traces', requirements: ['job' => JobResolver::NUMBER, 'kind' => 'needle|speed'], methods: ['GET'])]
+    public function index(TraceKind $kind, ?Job $job = null): Response
+    {
+        return $this->list($kind, $job);
+    }
+
+    #[Route('/traces/{kind}/import', name: 'trace_import', requirements: ['kind' => 'needle|speed'], methods: ['POST'])]
+    #[Route('/jobs/{job}/traces/{kind}/import', name: 'job_trace_import', requirements: ['job' => JobResolver::NUMBER, 'kind' => 'needle|speed'], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD)]
+    public function import(TraceKind $kind, Request $request, #[CurrentUser] Member $member, ?Job $job = null): Response
+    {
+        $key = $this->taps->check($request);
+        $upload = $request->files->get('file');
+        $pasted = $request->getPayload()->getString('csv');
+        [$text, $name] = $upload instanceof UploadedFile && $upload->isValid()
+            ? [$upload->getSize() <= self::MOST_BYTES ? $upload->getContent() : '', $upload->getClientOriginalName()]
+            : [\strlen($pasted) <= self::MOST_BYTES ? $pasted : '', $this->translator->trans('typed in')];
+        try {
+            $poles = $request->getPayload()->getInt('poles', 2);
+            $file = SeriesFile::parse(mb_scrub($text), TraceKind::Speed === $kind ? [...SpeedUnit::cases(), ...FrequencyUnit::cases()] : $kind->units());
+            $series = TraceKind::Speed === $kind ? Alternator::of(Count::each($poles))->speeds($file) : $file->series;
+        } catch (Refusal $refusal) {
+            return $this->list($kind, $job, $this->words->refusal($refusal), $pasted);
+        }
+        $id = $this->once->run($key, $member, function () use ($kind, $job, $name, $member, $series): int {
+            $trace = Trace::imported($kind, $job, mb_scrub($name), $member, $this->clock->now(), $series);
+            $this->entities->persist($trace);
+            $this->entities->flush();
+
+            return $trace->getId();
+        });
+
+        return $this->redirectToRoute('trace', ['trace' => $id], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/traces/{kind}/record', name: 'trace_record', requirements: ['kind' => 'needle|speed'], methods: ['POST'])]
+    #[Route('/jobs/{job}/traces/{kind}/record', name: 'job_trace_record', requirements: ['job' => JobResolver::NUMBER, 'kind' => 'needle|speed'], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD)]
+    public function record(TraceKind $kind, Request $request, #[CurrentUser] Member $member, ?Job $job = null): Response
+    {
+        $key = $this->taps->check($request);
+        $play = Scenario::tryFrom($this->taps->text($request, 'play')) ?? Scenario::of($kind)[0];
+        $id = $this->once->run($key, $member, function () use ($kind, $job, $play, $member): int {
+            $trace = Trace::begun($kind, $job, $play->value, $member, $this->clock->now());
+            $this->entities->persist($trace);
+            $this->entities->flush();
+
+            return $trace->getId();
+        });
+
+        return $this->redirectToRoute('trace', ['trace' => $id], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/traces/{trace}', name: 'trace', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
+    public function show(#[MapEntity(id: 'trace')] Trace $trace, Request $request, JobPages $pages, CalcWords $words): Response
+    {
+        [$calculation, $form] = $this->reading($trace, $request);
+        $answer = $trace->isRecording() ? null : $this->answer($trace, $calculation, $form);
+        $job = $trace->getJob();
+
+        return $this->render('trace/trace.html.twig', [
+            'trace' => $trace,
+            'calculation' => $calculation,
+            'calc_words' => $words,
+            'form' => $form->createView(),
+            'answer' => $answer instanceof Answer ? $answer : null,
+            'refusal' => $answer instanceof Refusal ? $this->words->refusal($answer) : null,
+            'job' => $job,
+            'page' => null === $job ? null : $pages->of($this->recorder->open($job)),
+            'query' => $request->query->all(),
+        ], new Response(status: $form->isSubmitted() && !$answer instanceof Answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK));
+    }
+
+    /** The recording as it comes: server-sent events, each a handful of samples that is saved already. */
+    #[Route('/traces/{trace}/live', name: 'trace_live', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
+    public function live(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, #[CurrentUser] Member $member): Response
+    {
+        $this->mayRecord($trace, $member);
+        // The session is held as long as it is open: other pages of the same person would wait for the recording.
+        $request->getSession()->save();
+        [$id, $kind, $play] = [$trace->getId(), $trace->getKind(), $trace->getName()];
+        $unit = $kind->units()[0];
+
+        return new StreamedResponse(function () use ($recording, $id, $kind, $play, $unit): void {
+            if (!$this->traces->claim($id)) {
+                self::send('end', '');
+
+                return;
+            }
+            try {
+                $recording->run($id, $kind, $play, static function (array $times, array $values) use ($unit): bool {
+                    $shown = array_map(static fn (float $value): float => round($unit->fromSi($value), 4), $values);
+                    self::send('samples', json_encode(['t' => $times, 'v' => $shown], \JSON_THROW_ON_ERROR));
+
+                    return 0 === connection_aborted();
+                });
+                self::send('end', '');
+            } catch (SilentGauge) {
+                self::send('silent', $this->translator->trans('The gauge says nothing. What it had said before is kept.'));
+            }
+        }, headers: ['Content-Type' => 'text/event-stream', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no']);
+    }
+
+    /** For a page without a script: the request itself waits while a stretch is recorded. */
+    #[Route('/traces/{trace}/wait', name: 'trace_wait', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
+    public function wait(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, #[CurrentUser] Member $member): Response
+    {
+        $this->taps->check($request);
+        $this->mayRecord($trace, $member);
+        $request->getSession()->save();
+        $until = hrtime(true) + (int) (1e9 * self::WITHOUT_SCRIPT);
+        try {
+            if ($this->traces->claim($trace->getId())) {
+                $recording->run($trace->getId(), $trace->getKind(), $trace->getName(), static fn (): bool => hrtime(true) < $until);
+            }
+        } catch (SilentGauge) {
+            $this->traces->end($trace->getId());
+        }
+
+        return $this->redirectToRoute('trace', ['trace' => $trace->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/traces/{trace}/stop', name: 'trace_stop', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
+    public function stop(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $key = $this->taps->check($request);
+        $this->once->run($key, $member, static function () use ($trace): null {
+            $trace->end();
+
+            return null;
+        });
+
+        return $this->redirectToRoute('trace', ['trace' => $trace->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/traces/{trace}/file', name: 'trace_file', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
+    public function intoRecord(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $key = $this->taps->check($request);
+        $job = $trace->getJob() ?? throw $this->createNotFoundException('This trace belongs to no job.');
+        $this->denyAccessUnlessGranted(JobVoter::RECORD, $job);
+        [$calculation, $form] = $this->reading($trace, $request);
+        $answer = $trace->isRecording() ? null : $this->answer($trace, $calculation, $form);
+        if ($answer instanceof Answer && [] !== $answer->findings) {
+            $this->recorder->observe($job, $member, $key, $answer->findings);
+            $this->addFlash('saved', 'Saved.');
+        }
+
+        return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/traces/{trace}.csv', name: 'trace_csv', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
+    public function csv(#[MapEntity(id: 'trace')] Trace $trace): Response
+    {
+        return new Response(SeriesFile::print($trace->series(), $trace->getKind()->units()[0]), headers: [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => \sprintf('attachment; filename="%s-trace-%d.csv"', $trace->getKind()->value, $trace->getId()),
+        ]);
+    }
+
+    #[Route('/traces/{trace}.svg', name: 'trace_drawing', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
+    public function drawing(#[MapEntity(id: 'trace')] Trace $trace, Request $request, CalcWords $words): Response
+    {
+        [$calculation, $form] = $this->reading($trace, $request);
+        $answer = $this->answer($trace, $calculation, $form);
+        if (!$answer instanceof Answer || !$answer->drawing instanceof TraceDrawing) {
+            throw $this->createNotFoundException('There is nothing to draw.');
+        }
+        $response = $this->render('drawing/trace.svg.twig', ['drawing' => $answer->drawing, 'standalone' => true, 'calc_words' => $words]);
+        $response->headers->set('Content-Type', 'image/svg+xml');
+        $response->headers->set('Content-Disposition', \sprintf('attachment; filename="%s-trace-%d.svg"', $trace->getKind()->value, $trace->getId()));
+
+        return $response;
+    }
+
+    private function list(TraceKind $kind, ?Job $job, ?string $refusal = null, string $pasted = ''): Response
+    {
+        return $this->render('trace/index.html.twig', [
+            'kind' => $kind,
+            'job' => $job,
+            'traces' => $this->traces->latest($kind, $job),
+            'scenarios' => Scenario::of($kind),
+            'refusal' => $refusal,
+            'pasted' => $pasted,
+        ], new Response(status: null === $refusal ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    /** @return array{Calculation, \Symfony\Component\Form\FormInterface<array<string, mixed>>} */
+    private function reading(Trace $trace, Request $request): array
+    {
+        $calculation = $this->calculations->named($trace->getKind()->calculation()) ?? throw new \LogicException('A trace has its calculation.');
+        $job = $trace->getJob();
+        $form = $this->forms->form($calculation, null === $job ? [] : $this->forms->looked($calculation, $job));
+        $given = $request->isMethod('POST') ? $request->getPayload()->all() : $request->query->all();
+        $given = array_intersect_key($given, iterator_to_array($form));
+        if ([] !== $given) {
+            $form->submit($given);
+        }
+
+        return [$calculation, $form];
+    }
+
+    /** @param \Symfony\Component\Form\FormInterface<array<string, mixed>> $form */
+    private function answer(Trace $trace, Calculation $calculation, \Symfony\Component\Form\FormInterface $form): Answer|Refusal|null
+    {
+        $unit = $trace->getKind()->units()[0];
+        $more = ['csv' => SeriesFile::of($trace->series(), $unit)];
+        $job = $trace->getJob();
+        if (TraceKind::Speed === $trace->getKind() && null !== $job && null === ($form->getData()['limit_rpm'] ?? null)) {
+            // A blade's limit is looked up, never left to be remembered.
+            $blade = $this->specs->of($job->getMachine())->find(SpecFigure::Blade);
+            $more += null === $blade ? [] : ['limit_rpm' => BladeTip::fastest(Length::millimetres($blade->value->amount))];
+        }
+
+        return $this->forms->answer($calculation, $form, $more);
+    }
+
+    private function mayRecord(Trace $trace, Member $member): void
+    {
+        if (!$trace->isRecording() || $trace->getBy()->getId() !== $member->getId()) {
+            throw $this->createNotFoundException('Nothing is being recorded here.');
+        }
+    }
+
+    private static function send(string $event, string $data): void
+    {
+        echo 'event: ', $event, "\n", 'data: ', $data, "\n\n";
+        if (ob_get_level() > 0) {
+            ob_flush();
+        }
+        flush();
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Trace;
+
+use AwakeShed\Core\Units\PressureUnit;
+use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Unit;
+
+/** What a trace is of. */
+enum TraceKind: string
+{
+    /** Pressure on a carburetor's inlet. */
+    case Needle = 'needle';
+
+    /** Engine speed. */
+    case Speed = 'speed';
+
+    /** @return non-empty-list<Unit> a gauge of it may read in */
+    public function units(): array
+    {
+        return match ($this) {
+            self::Needle => PressureUnit::cases(),
+            self::Speed => SpeedUnit::cases(),
+        };
+    }
+
+    /** The calculation that reads it. */
+    public function calculation(): string
+    {
+        return $this->value.'-trace';
+    }
+}

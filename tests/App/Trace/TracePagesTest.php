@@ -1,0 +1,231 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Trace;
+
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Device\Gauge\Gauge;
+use AwakeShed\App\Device\Gauge\GaugeReading;
+use AwakeShed\App\Device\Gauge\SilentGauge;
+use AwakeShed\App\Trace\Recording;
+use AwakeShed\App\Trace\Trace;
+use AwakeShed\App\Trace\TraceKind;
+use AwakeShed\App\Trace\TraceRepository;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Trace\SeriesFile;
+use AwakeShed\Core\Units\PressureUnit;
+use AwakeShed\Tests\App\ShedTestCase;
+use AwakeShed\Tests\Core\Trace\Shapes;
+
+final class TracePagesTest extends ShedTestCase
+{
+    public function testAFileIsReadInDrawnAndJudged(): void
+    {
+        $this->signIn();
+        $page = $this->import('/traces/needle', self::csv(Shapes::needle(20, decay: 0.6 / 60 / 6.4)));
+        self::assertSelectorTextContains('.verdict h2', 'Marginal. It loses 0.5');
+        self::assertSelectorCount(3, 'svg.trace-drawing [data-mark]');
+        self::assertSame('1501', $page->filter('[data-figure="samples"]')->attr('data-plain'));
+        self::assertCount(1, $this->traces());
+        $id = $this->traces()[0]->id;
+        $this->browser->request('GET', "/traces/$id.svg");
+        self::assertResponseHeaderSame('Content-Type', 'image/svg+xml');
+        self::assertNotFalse(simplexml_load_string((string) $this->browser->getResponse()->getContent()));
+        $this->browser->request('GET', "/traces/$id.csv");
+        self::assertSame(1501, SeriesFile::parse((string) $this->browser->getResponse()->getContent(), PressureUnit::cases())->series->count());
+    }
+
+    public function testABadFileIsRefusedWithItsLineAndKept(): void
+    {
+        $this->signIn();
+        foreach (["t [s],p [psi]\n0,1\n1,high" => 'Line 3 is no time and value', 't,p' => 'must name two columns', '' => 'There is no sample in it', "t [s],p [rpm]\n0,1" => 'is not known here', "\xFF\xFE\x00" => 'must name two columns'] as $text => $said) {
+            $page = $this->import('/traces/needle', $text);
+            self::assertResponseStatusCodeSame(422);
+            $this->assertSays($said);
+            if (mb_check_encoding($text)) {
+                self::assertStringContainsString(trim($text), $page->filter('#trace-text')->text(normalizeWhitespace: false));
+            }
+        }
+        self::assertSame([], $this->traces());
+    }
+
+    public function testHertzOfTheOutletAreTurnedIntoRevolutions(): void
+    {
+        $this->signIn();
+        $hertz = "t [s],f [Hz]\n".implode("\n", array_map(static fn (int $n): string => 0.1 * $n.',60', range(0, 200)));
+        $page = $this->import('/traces/speed', $hertz, ['poles' => '4']);
+        self::assertSame('1800', $page->filter('[data-figure="mean_rpm"]')->attr('data-plain') ?? '');
+        $this->import('/traces/speed', $hertz, ['poles' => '3']);
+        self::assertResponseStatusCodeSame(422);
+    }
+
+    public function testOfAJobItGoesIntoTheRecord(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $page = $this->import('/jobs/'.$job->getId().'/traces/needle', self::csv(Shapes::needle(20, decay: 0.02)));
+        $this->press($page, 'Put it into the record');
+        self::assertResponseRedirects('/jobs/'.$job->getId());
+        $event = $this->record($this->again($job))->entries[0]->events()[0] ?? self::fail();
+        self::assertInstanceOf(Finding::class, $event);
+        self::assertSame(['needle.pressure', ['leaks']], [$event->test, $event->outcomes]);
+        self::assertEqualsWithDelta(7.6, $event->measured['pop_off_psi'] ?? 0, 0.2);
+    }
+
+    public function testAMowersBladeIsItsSpeedLimit(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $job->getMachine()->describe('Bladed', new MachineFacts(MachineKind::Mower, bladeMm: 533.4), 'Cabin 4', '');
+        self::entities()->flush();
+        $fast = str_replace('[psi]', '[rpm]', "t [s],p [psi]\n").implode("\n", array_map(static fn (int $n): string => 0.1 * $n.',3700', range(0, 200)));
+        $this->import('/jobs/'.$job->getId().'/traces/speed', $fast);
+        self::assertSelectorTextContains('.verdict h2', 'Too fast: 3,700 rpm, its limit is 3,456 rpm');
+        // The gates are not passed, so that it ran is no finding yet, and the page says so.
+        $page = $this->browser->getCrawler();
+        $this->press($page, 'Put it into the record');
+        $this->assertSays('is closed for now');
+        self::assertSame([], $this->record($this->again($job))->entries);
+    }
+
+    public function testARecordingIsSavedAsItComesAndEndsWithTheGauge(): void
+    {
+        $this->signIn();
+        $trace = $this->begun();
+        $heard = 0;
+        $this->recording(self::playing(Shapes::needle(20)))->run($trace->getId(), TraceKind::Needle, '', static function (array $times) use (&$heard): bool {
+            $heard += \count($times);
+
+            return true;
+        });
+        self::assertSame(1501, $heard);
+        self::entities()->clear();
+        $page = $this->browser->request('GET', '/traces/'.$trace->getId());
+        self::assertSelectorTextContains('.verdict h2', 'Seals');
+        self::assertSame('1501', $page->filter('[data-figure="samples"]')->attr('data-plain'));
+    }
+
+    public function testWhatWasHeardBeforeTheGaugeFellSilentIsKept(): void
+    {
+        $trace = $this->begun();
+        $gauge = static function (): iterable {
+            yield new GaugeReading(0.0, 1000.0);
+            yield new GaugeReading(0.1, 2000.0);
+            throw new SilentGauge('Unplugged.');
+        };
+        try {
+            $this->recording($gauge)->run($trace->getId(), TraceKind::Needle, '', static fn (): bool => true);
+            self::fail('Nobody said so.');
+        } catch (SilentGauge) {
+        }
+        self::entities()->clear();
+        $kept = self::service(TraceRepository::class)->find($trace->getId()) ?? self::fail();
+        self::assertSame([1000.0, 2000.0], $kept->series()->values);
+        self::assertFalse($kept->isRecording());
+    }
+
+    public function testGoesOnNoLongerThanItMay(): void
+    {
+        $trace = $this->begun();
+        $endless = static function (): iterable {
+            for ($n = 0; true; ++$n) {
+                yield new GaugeReading(0.5 * $n, 1.0);
+            }
+        };
+        $this->recording($endless)->run($trace->getId(), TraceKind::Needle, '', static fn (): bool => true);
+        self::entities()->clear();
+        self::assertEqualsWithDelta(180, (self::service(TraceRepository::class)->find($trace->getId()) ?? self::fail())->series()->duration(), 1);
+    }
+
+    public function testNothingIsAddedToARecordingThatWasEnded(): void
+    {
+        $this->signIn();
+        $trace = $this->begun();
+        $this->post('/traces/'.$trace->getId().'/stop', []);
+        self::assertResponseRedirects();
+        self::assertFalse(self::service(TraceRepository::class)->append($trace->getId(), [0.0], [1.0]));
+        $this->browser->request('GET', '/traces/'.$trace->getId());
+        self::assertSelectorTextContains('.verdict h2', 'Not enough to judge');
+        $this->browser->request('GET', '/traces/'.$trace->getId().'/live');
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testOnlyWhoBeganItRecordsIntoIt(): void
+    {
+        $trace = $this->begun();
+        $this->signIn(Role::Apprentice);
+        $this->browser->request('GET', '/traces/'.$trace->getId().'/live');
+        self::assertResponseStatusCodeSame(404);
+        $this->browser->request('GET', '/traces/'.$trace->getId());
+        self::assertResponseIsSuccessful();
+    }
+
+    public function testTwoTapsBeginOneRecording(): void
+    {
+        $this->signIn();
+        $key = \AwakeShed\App\Once\RequestKey::fresh()->value;
+        $this->post('/traces/speed/record', ['play' => 'surge'], $key);
+        $first = $this->browser->getResponse()->headers->get('Location');
+        $this->post('/traces/speed/record', ['play' => 'surge'], $key);
+        self::assertSame($first, $this->browser->getResponse()->headers->get('Location'));
+        self::assertCount(1, self::service(TraceRepository::class)->latest(TraceKind::Speed, null));
+    }
+
+    /** @param array<string, string> $more */
+    private function import(string $address, string $text, array $more = []): \Symfony\Component\DomCrawler\Crawler
+    {
+        $page = $this->post($address.'/import', ['csv' => $text] + $more);
+
+        return $this->browser->getResponse()->isRedirect() ? $this->browser->followRedirect() : $page;
+    }
+
+    private function begun(): Trace
+    {
+        $trace = Trace::begun(TraceKind::Needle, null, 'sound-needle', $this->member(Role::Technician), new \DateTimeImmutable('2026-11-20 09:00'));
+        self::entities()->persist($trace);
+        self::entities()->flush();
+
+        return $trace;
+    }
+
+    /** @return list<\AwakeShed\App\Trace\TraceLine> */
+    private function traces(): array
+    {
+        return self::service(TraceRepository::class)->latest(TraceKind::Needle, null);
+    }
+
+    /** @param \Closure(): iterable<GaugeReading> $readings */
+    private function recording(\Closure $readings): Recording
+    {
+        return new Recording(new class($readings) implements Gauge {
+            /** @param \Closure(): iterable<GaugeReading> $readings */
+            public function __construct(private readonly \Closure $readings)
+            {
+            }
+
+            public function read(TraceKind $kind, string $play): iterable
+            {
+                return ($this->readings)();
+            }
+        }, self::service(TraceRepository::class));
+    }
+
+    /**
+     * @param array{list<float>, list<float>} $samples
+     *
+     * @return \Closure(): iterable<GaugeReading>
+     */
+    private static function playing(array $samples): \Closure
+    {
+        return static fn (): iterable => array_map(static fn (float $time, float $value): GaugeReading => new GaugeReading($time, $value), ...$samples);
+    }
+
+    /** @param array{list<float>, list<float>} $samples */
+    private static function csv(array $samples): string
+    {
+        return SeriesFile::print(Shapes::series($samples), PressureUnit::Psi);
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Repair;
+
+use AwakeShed\Core\Repair\Beta;
+use AwakeShed\Core\Repair\Choice;
+use AwakeShed\Core\Repair\Way;
+use AwakeShed\Core\Repair\WayCost;
+use AwakeShed\Core\Repair\WayOdds;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Money;
+use AwakeShed\Tests\Core\Refuses;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\TestCase;
+
+final class ChoiceTest extends TestCase
+{
+    use Refuses;
+
+    /**
+     * By hand, at 60 $ an hour and 40 $ a comeback: replacing costs 45 + 30 = 75 a try and works 19 times in 20, so
+     * (75 + 0.05·40)/0.95 = 81.05 on the average. A kit costs 12 + 60 = 72 and works 2 times in 5:
+     * 72 + 0.6·(81.05 + 40) = 144.63. Cleaning costs 3 + 45 = 48 and works 4 times in 5: 48 + 0.2·121.05 = 72.21.
+     */
+    public function testExpectedCostsWorkedByHand(): void
+    {
+        $choice = self::choice(cleaning: Beta::of(800, 200), kit: Beta::of(400, 600), replacing: Beta::of(950, 50));
+        $cost = static fn (Way $way): float => array_values(array_filter($choice->ways, static fn (WayCost $one): bool => $one->way->way === $way))[0]->expected->inDollars();
+        self::assertEqualsWithDelta(81.05, $cost(Way::Replace), 0.01);
+        self::assertEqualsWithDelta(144.63, $cost(Way::Kit), 0.01);
+        self::assertEqualsWithDelta(72.21, $cost(Way::Clean), 0.01);
+        self::assertSame(Way::Clean, $choice->cheapest()->way->way);
+        self::assertFalse($choice->isTossUp(), 'a thousand jobs tell');
+        // Cleaning pays from where 48 + (1 − p)·121.05 = 81.05: p = 0.727; a kit from p = 0.925.
+        foreach ($choice->ways as $one) {
+            if (Way::Clean === $one->way->way) {
+                self::assertEqualsWithDelta(0.727, $choice->breakEven($one->way), 0.001);
+            }
+            if (Way::Kit === $one->way->way) {
+                self::assertEqualsWithDelta(0.925, $choice->breakEven($one->way), 0.001);
+            }
+        }
+    }
+
+    public function testLittleKnowledgeIsATossUpAndMuchIsNot(): void
+    {
+        $known = static fn (int $jobs): Choice => self::choice(cleaning: Beta::worth(0.75, 8)->seen((int) (0.8 * $jobs), (int) (0.2 * $jobs)), kit: Beta::worth(0.4, 8), replacing: Beta::worth(0.95, 8)->seen((int) (0.95 * $jobs), (int) (0.05 * $jobs)));
+        self::assertTrue($known(0)->isTossUp());
+        self::assertFalse($known(1000)->isTossUp());
+    }
+
+    public function testTheMachinesWorthIsTheCeiling(): void
+    {
+        $choice = self::choice(Beta::of(800, 200), Beta::of(400, 600), Beta::of(950, 50));
+        self::assertTrue($choice->isWorthIt(Money::dollars(80)));
+        self::assertFalse($choice->isWorthIt(Money::dollars(70)));
+    }
+
+    public function testBetterOddsNeverCostMoreAndTheMeanLiesWithinItsInterval(): void
+    {
+        $random = new Seeded(8);
+        for ($case = 0; $case < 60; ++$case) {
+            [$a, $b] = [$random->float(1, 40), $random->float(1, 40)];
+            $cost = static fn (float $more): WayCost => array_values(array_filter(
+                self::choice(Beta::of($a + $more, $b), Beta::of(4, 6), Beta::of(19, 1))->ways,
+                static fn (WayCost $one): bool => Way::Clean === $one->way->way,
+            ))[0];
+            self::assertLessThan($cost(0)->expected->inDollars(), $cost(5)->expected->inDollars());
+            self::assertLessThan($cost(0)->expected->inDollars(), $cost(0)->least->inDollars());
+            self::assertGreaterThan($cost(0)->expected->inDollars(), $cost(0)->most->inDollars());
+        }
+    }
+
+    public function testTheShopsJobsMoveTheRuleOfThumb(): void
+    {
+        $rule = Beta::worth(0.4, 8);
+        self::assertEqualsWithDelta(0.4, $rule->mean(), 1e-12);
+        // 3.2 and 4.8 jobs' worth, then 12 that worked and none that did not: 15.2 of 20.
+        self::assertEqualsWithDelta(0.76, $rule->seen(12, 0)->mean(), 1e-12);
+        self::assertLessThan($rule->quantile(0.9) - $rule->quantile(0.1), $rule->seen(6, 9)->quantile(0.9) - $rule->seen(6, 9)->quantile(0.1), 'more jobs, less doubt');
+    }
+
+    public function testRefusesNonsense(): void
+    {
+        self::assertRefused(
+            static fn () => Beta::of(0, 1),
+            static fn () => Beta::worth(1.2, 8),
+            static fn () => Beta::of(1, 1)->seen(-1, 0),
+            static fn () => Beta::of(1, 1)->quantile(2),
+            static fn () => self::choice(Beta::of(1, 1), Beta::of(1, 1), Beta::of(1, 1), wage: -5),
+        );
+    }
+
+    private static function choice(Beta $cleaning, Beta $kit, Beta $replacing, float $wage = 60): Choice
+    {
+        $way = static fn (Way $way, float $parts, float $hours, Beta $odds): WayOdds => new WayOdds($way, Money::dollars($parts), Duration::of($hours, DurationUnit::Hour), $odds);
+
+        return Choice::between([
+            $way(Way::Clean, 3, 0.75, $cleaning),
+            $way(Way::Kit, 12, 1, $kit),
+            $way(Way::Replace, 45, 0.5, $replacing),
+        ], Money::dollars($wage), Money::dollars(40));
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Trace;
+
+use AwakeShed\Core\Trace\NeedleTrace;
+use AwakeShed\Core\Trace\NeedleVerdict;
+use AwakeShed\Core\Trace\Series;
+use AwakeShed\Core\Units\Pressure;
+use AwakeShed\Core\Units\PressureUnit;
+use AwakeShed\Tests\Core\Refuses;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class NeedleTraceTest extends TestCase
+{
+    use Refuses;
+
+    /** @return iterable<string, array{float}> samples a second */
+    public static function rates(): iterable
+    {
+        foreach ([5, 10, 20, 100, 1000] as $rate) {
+            yield "$rate a second" => [$rate];
+        }
+    }
+
+    #[DataProvider('rates')]
+    public function testFindsWhereItLiftsSeatsAndThatItHolds(float $rate): void
+    {
+        $trace = NeedleTrace::of(Shapes::series(Shapes::needle($rate)));
+        self::assertSame(NeedleVerdict::Seals, $trace->verdict);
+        // Between two samples the top may hide; the pump climbs 2.5 psi a second.
+        self::assertEqualsWithDelta(7.6, self::psi($trace->popOff?->value), 0.12 + 2.5 / $rate);
+        self::assertEqualsWithDelta(6.4, self::psi($trace->reseat?->value), 0.1);
+        self::assertEqualsWithDelta(0.0, $trace->lossPerMinute?->inPsi(), 0.05);
+        self::assertFalse($trace->isExtrapolated());
+    }
+
+    public function testHalfLifeAndTimeConstantOfAKnownDecay(): void
+    {
+        // Half gone in 200 s: ln 2 / 200 a second.
+        $trace = NeedleTrace::of(Shapes::series(Shapes::needle(50, decay: log(2) / 200)));
+        self::assertEqualsWithDelta(200, $trace->halfLife?->inSeconds(), 4);
+        self::assertEqualsWithDelta(288.5, $trace->timeConstant()?->inSeconds(), 6);
+        self::assertSame(NeedleVerdict::Leaks, $trace->verdict, 'a fifth of 6.4 psi in the minute');
+        self::assertNull(NeedleTrace::of(Shapes::series(Shapes::needle(50)))->halfLife, 'what does not fall has none');
+    }
+
+    /** @return iterable<string, array{float, NeedleVerdict}> psi lost in a minute from 6.4 */
+    public static function losses(): iterable
+    {
+        yield 'next to nothing' => [0.1, NeedleVerdict::Seals];
+        yield 'slow' => [0.6, NeedleVerdict::Marginal];
+        yield 'faster' => [1.6, NeedleVerdict::Leaks];
+        yield 'fast' => [4.0, NeedleVerdict::Leaks];
+    }
+
+    #[DataProvider('losses')]
+    public function testJudgesByWhatAMinuteCosts(float $loss, NeedleVerdict $verdict): void
+    {
+        $trace = NeedleTrace::of(Shapes::series(Shapes::needle(20, decay: $loss / 60 / 6.4)));
+        self::assertSame($verdict, $trace->verdict);
+    }
+
+    public function testTheStrictReadingIsTheShops(): void
+    {
+        $series = Shapes::series(Shapes::needle(20, decay: 0.45 / 60 / 6.4));
+        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::of($series)->verdict);
+        self::assertSame(NeedleVerdict::Seals, NeedleTrace::of($series, Pressure::psi(0.8))->verdict);
+    }
+
+    public function testReseatingLowIsNoSeal(): void
+    {
+        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::of(Shapes::series(Shapes::needle(20, seat: 4.0)))->verdict);
+    }
+
+    public function testOneThatDropsAllAtOnceLeaks(): void
+    {
+        self::assertSame(NeedleVerdict::Leaks, NeedleTrace::of(Shapes::series(Shapes::needle(20, seconds: 30, seat: 0.2)))->verdict);
+    }
+
+    public function testPumpedPastTenWithoutLiftingIsStuck(): void
+    {
+        $trace = NeedleTrace::of(self::plateau(12.0));
+        self::assertSame(NeedleVerdict::NoPopOff, $trace->verdict);
+        self::assertNull($trace->popOff);
+        self::assertSame(NeedleVerdict::HoldsPopOffUnknown, NeedleTrace::of(self::plateau(6.0))->verdict);
+    }
+
+    public function testLettingThePumpGoAtTheEndIsNoPopOff(): void
+    {
+        [$times, $values] = self::samples(6.0);
+        for ($n = 1; $n <= 40; ++$n) {
+            $times[] = 60 + $n * 0.05;
+            $values[] = PressureUnit::Psi->toSi(max(0.0, 6 - $n));
+        }
+        $trace = NeedleTrace::of(Series::of($times, $values));
+        self::assertNull($trace->popOff);
+        self::assertSame(NeedleVerdict::HoldsPopOffUnknown, $trace->verdict);
+    }
+
+    public function testTooLittleIsSaid(): void
+    {
+        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::of(Series::of([], []))->verdict);
+        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::of(Series::of([0.0, 1.0], [0.0, 40_000.0]))->verdict);
+        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::of(Shapes::series(Shapes::needle(20, seconds: 4.5)))->verdict, 'a second of hold is none');
+        self::assertTrue(NeedleTrace::of(Shapes::series(Shapes::needle(20, seconds: 20)))->isExtrapolated());
+    }
+
+    public function testNeitherOrderNorSpikesNorGapsChangeTheVerdict(): void
+    {
+        $random = new Seeded(77);
+        foreach ([[0.0, NeedleVerdict::Seals], [0.6 / 60 / 6.4, NeedleVerdict::Marginal], [0.02, NeedleVerdict::Leaks]] as [$decay, $verdict]) {
+            for ($case = 0; $case < 8; ++$case) {
+                [$times, $values] = Shapes::needle(50, decay: $decay, noise: 0.15, seed: $case);
+                $kept = [];
+                foreach ($times as $index => $time) {
+                    // A dropped connection of four seconds, a lost sample in twenty, a spike in two hundred.
+                    if (($time < 30 || $time > 34) && $random->int(1, 20) > 1) {
+                        $kept[] = [$time, 1 === $random->int(1, 200) ? PressureUnit::Psi->toSi($random->float(0, 14)) : $values[$index]];
+                    }
+                }
+                usort($kept, static fn (): int => $random->int(-1, 1));
+                $trace = NeedleTrace::of(Series::of(array_column($kept, 0), array_column($kept, 1)));
+                self::assertSame($verdict, $trace->verdict, "decay $decay, case $case");
+                self::assertEqualsWithDelta(7.6, self::psi($trace->popOff?->value), 0.4);
+                self::assertNotSame([], $trace->series->gaps());
+            }
+        }
+    }
+
+    public function testRefusesAStrictnessNobodyMeans(): void
+    {
+        self::assertRefused(static fn () => NeedleTrace::of(self::plateau(6.0), Pressure::psi(0)), static fn () => NeedleTrace::of(self::plateau(6.0), Pressure::psi(5)));
+    }
+
+    private static function plateau(float $psi): Series
+    {
+        return Series::of(...self::samples($psi));
+    }
+
+    /** @return array{list<float>, list<float>} pumped up to it in four seconds, held for the rest of a minute */
+    private static function samples(float $psi): array
+    {
+        $times = $values = [];
+        for ($n = 0; $n <= 1200; ++$n) {
+            $times[] = $n * 0.05;
+            $values[] = PressureUnit::Psi->toSi(min($psi, $psi * $n * 0.05 / 4));
+        }
+
+        return [$times, $values];
+    }
+
+    private static function psi(?float $pascals): ?float
+    {
+        return null === $pascals ? null : PressureUnit::Psi->fromSi($pascals);
+    }
+}

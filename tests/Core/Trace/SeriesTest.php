@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Trace;
+
+use AwakeShed\Core\Trace\Series;
+use AwakeShed\Core\Trace\SeriesFile;
+use AwakeShed\Core\Trace\Statistics;
+use AwakeShed\Core\Trace\UnreadableSeries;
+use AwakeShed\Core\Units\PressureUnit;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class SeriesTest extends TestCase
+{
+    /** @return iterable<string, array{string}> the same three samples */
+    public static function files(): iterable
+    {
+        yield 'plain' => ["t [s],p [psi]\n10,0\n10.5,1\n11,2\n"];
+        yield 'underscores' => ["time_s,pressure_psi\n10,0\n10.5,1\n11,2"];
+        yield 'milliseconds are not known, minutes are' => ["t (min);p (psi)\n0;0\n0,00833333333;1\n0,01666666667;2"];
+        yield 'kilopascals' => ["t [s],p [kPa]\n0,0\n0.5,6.894757\n1,13.789515"];
+        yield 'decimal commas and semicolons' => ["\xEF\xBB\xBFt [s];p [bar]\r\n0;0\r\n0,5;0,06894757\r\n1,0;0,13789515\r\n"];
+        yield 'tabs and quotes' => ["\"t [s]\"\t\"p [psi]\"\n0\t0\n0.5\t1\n1\t2"];
+        yield 'out of order' => ["t [s],p [psi]\n1,2\n0,0\n0.5,1"];
+        yield 'gaps in the values' => ["t [s],p [psi]\n0,0\n0.2,\n0.3,NaN\n0.5,1\n1,2"];
+    }
+
+    #[DataProvider('files')]
+    public function testReadsTheSameSamplesHoweverTheyAreWritten(string $text): void
+    {
+        $series = SeriesFile::parse($text, PressureUnit::cases())->series;
+        self::assertSame(3, $series->count());
+        foreach ([0.0, 0.5, 1.0] as $index => $seconds) {
+            self::assertEqualsWithDelta($seconds, $series->times[$index], 1e-6);
+            self::assertEqualsWithDelta(6894.757 * $index, $series->values[$index], 0.01);
+        }
+    }
+
+    /** @return iterable<string, array{string, string, int|null}> text, reason, line */
+    public static function bad(): iterable
+    {
+        yield 'nothing' => ["  \n", 'series.empty', null];
+        yield 'a header alone' => ["t [s],p [psi]\n", 'series.empty', null];
+        yield 'no units' => ["t,p\n0,1", 'series.header', null];
+        yield 'three columns' => ["t [s],p [psi],x [psi]\n0,1,2", 'series.header', null];
+        yield 'a unit of another kind' => ["t [s],p [rpm]\n0,1", 'series.unit', null];
+        yield 'words' => ["t [s],p [psi]\n0,1\n1,high\n2,3", 'series.line', 3];
+        yield 'too many cells' => ["t [s],p [psi]\n0,1\n1,2\n2,3,4", 'series.line', 4];
+    }
+
+    #[DataProvider('bad')]
+    public function testNamesTheLineAtFault(string $text, string $reason, ?int $line): void
+    {
+        try {
+            SeriesFile::parse($text, PressureUnit::cases());
+            self::fail('It was read.');
+        } catch (UnreadableSeries $refusal) {
+            self::assertSame($reason, $refusal->reason());
+            self::assertTrue(null === $line || $line === $refusal->figures()['line'], $refusal->getMessage());
+        }
+    }
+
+    public function testRefusesMoreThanItsLimitAndTakesAsMany(): void
+    {
+        $file = static fn (int $samples): string => "t [s],p [psi]\n".implode("\n", array_map(static fn (int $n): string => $n * 0.001.',1', range(1, $samples)));
+        self::assertSame(Series::MOST_SAMPLES, SeriesFile::parse($file(Series::MOST_SAMPLES), PressureUnit::cases())->series->count());
+        $this->expectException(UnreadableSeries::class);
+        SeriesFile::parse($file(Series::MOST_SAMPLES + 1), PressureUnit::cases());
+    }
+
+    public function testWhatIsPrintedReadsTheSame(): void
+    {
+        $random = new Seeded(4);
+        $times = $values = [];
+        for ($n = 0; $n < 300; ++$n) {
+            $times[] = ($times[$n - 1] ?? 0.0) + $random->float(0.001, 0.5);
+            $values[] = $random->float(0, 90_000);
+        }
+        $series = Series::of($times, $values);
+        $again = SeriesFile::parse(SeriesFile::print($series, PressureUnit::Psi), PressureUnit::cases())->series;
+        self::assertSame($series->count(), $again->count());
+        foreach ($series->values as $index => $value) {
+            self::assertEqualsWithDelta($value, $again->values[$index], 0.01);
+            self::assertEqualsWithDelta($series->times[$index], $again->times[$index], 2e-6);
+        }
+    }
+
+    public function testMedianBinsShrugOffSpikes(): void
+    {
+        $series = Series::of(array_map(static fn (int $n): float => $n * 0.01, range(0, 999)), array_map(static fn (int $n): float => 0 === $n % 37 ? 500.0 : 5.0, range(0, 999)));
+        foreach ($series->binned(0.1)->values as $value) {
+            self::assertSame(5.0, $value);
+        }
+    }
+
+    public function testTheLineOfLeastSquaresAndItsError(): void
+    {
+        $line = Statistics::line(Series::of([0.0, 1.0, 2.0, 3.0], [3.0, 5.0, 7.0, 9.0]));
+        self::assertEqualsWithDelta(2, $line['slope'] ?? 0, 1e-12);
+        self::assertEqualsWithDelta(3, $line['level'] ?? 0, 1e-12);
+        self::assertEqualsWithDelta(0, $line['error'] ?? 1, 1e-9);
+        // By hand: 0, 1, 0, 1 over 0 to 3 has a slope of 1/5 and residuals whose squares come to 4/5; √(0.8/2/5) = 0.2828.
+        $rough = Statistics::line(Series::of([0.0, 1.0, 2.0, 3.0], [0.0, 1.0, 0.0, 1.0]));
+        self::assertEqualsWithDelta(0.2, $rough['slope'] ?? 0, 1e-12);
+        self::assertEqualsWithDelta(0.2828, $rough['error'] ?? 0, 0.0001);
+        self::assertNull(Statistics::line(Series::of([0.0, 1.0], [1.0, 2.0])));
+        self::assertSame(2.5, Statistics::median([4.0, 1.0, 2.0, 3.0]));
+        self::assertNull(Statistics::median([]));
+    }
+
+    public function testOfTwoSamplesAtOneTimeTheLastStands(): void
+    {
+        $series = Series::of([1.0, 0.0, 1.0, \NAN], [5.0, 0.0, 7.0, 9.0]);
+        self::assertSame([0.0, 1.0], $series->times);
+        self::assertSame([0.0, 7.0], $series->values);
+    }
+}
