@@ -79,9 +79,8 @@ final readonly class ThinnedOil
         return ViscosityGrade::passedBy($this->hot->viscosity);
     }
 
-    /** Gasoline flashes at about −40 °C (published, from memory); whatever a blend would measure, fuelled oil is handled as gasoline. */
-    public function isFlammable(): bool
+    public function flammability(): Flammability
     {
-        return $this->fraction > 0.0;
+        return $this->fraction > 0.0 ? Flammability::AsGasoline : Flammability::AsOil;
     }
 }

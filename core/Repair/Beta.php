@@ -82,17 +82,28 @@ final readonly class Beta
     {
         ImpossibleAmount::unlessBetween($probability, 0.0, 1.0, '');
         [$low, $high] = [0.0, 1.0];
-        // Halving is slow and never wrong, whatever the shape; sixty halvings are all a double holds.
-        for ($halving = 0; $halving < 60; ++$halving) {
-            $middle = ($low + $high) / 2;
-            if ($this->cumulative($middle) < $probability) {
-                $low = $middle;
-            } else {
-                $high = $middle;
+        $x = $this->mean();
+        // Newton's step where it stays between the bounds, else half of what is left: fast, and never lost.
+        for ($step = 0; $step < 100 && $high - $low > 1e-14; ++$step) {
+            $off = $this->cumulative($x) - $probability;
+            [$low, $high] = $off < 0.0 ? [$x, $high] : [$low, $x];
+            $slope = $this->density($x);
+            $next = $slope > 0.0 && is_finite($slope) ? $x - $off / $slope : -1.0;
+            if (!($next > $low && $next < $high)) {
+                $next = ($low + $high) / 2;
             }
+            if (abs($next - $x) < 1e-14) {
+                return $next;
+            }
+            $x = $next;
         }
 
-        return ($low + $high) / 2;
+        return $x;
+    }
+
+    private function density(float $x): float
+    {
+        return exp(($this->a - 1) * log($x) + ($this->b - 1) * log(1 - $x) - self::logBeta($this->a, $this->b));
     }
 
     private static function logBeta(float $a, float $b): float

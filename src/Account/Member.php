@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\Core\Units\Length;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
@@ -36,6 +37,10 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(enumType: Look::class, length: 20)]
     private Look $look = Look::Device;
 
+    /** @var list<float> the cleaning wires they own, mm */
+    #[ORM\Column]
+    private array $wires = [];
+
     #[ORM\Column]
     private bool $active = true;
 
@@ -65,6 +70,18 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface
     {
         $this->units = $units;
         $this->look = $look;
+    }
+
+    /** @param list<Length> $wires the cleaning wires they own */
+    public function ownWires(array $wires): void
+    {
+        $this->wires = array_map(static fn (Length $wire): float => round($wire->inMillimetres(), 4), $wires);
+    }
+
+    /** @return list<Length> */
+    public function getWires(): array
+    {
+        return array_map(static fn (float|int $millimetres): Length => Length::millimetres((float) $millimetres), $this->wires);
     }
 
     public function appoint(Role $role): void

@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Form\AmountsType;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\Validator\Constraints\NotNull;
 
-/** @extends AbstractType<array{units: UnitSystem, look: Look}> */
+/** @extends AbstractType<array{units: UnitSystem, look: Look, wires: list<Length>}> */
 final class PreferencesType extends AbstractType
 {
     public function __construct(private readonly ChipChoices $choices)
@@ -21,6 +26,7 @@ final class PreferencesType extends AbstractType
     {
         $builder
             ->add('units', ChipsType::class, ['label' => 'Units', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(UnitSystem::class, 'units'))
-            ->add('look', ChipsType::class, ['label' => 'Look', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(Look::class, 'look'));
+            ->add('look', ChipsType::class, ['label' => 'Look', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(Look::class, 'look'))
+            ->add('wires', AmountsType::class, ['label' => 'Your cleaning wires', 'help' => 'In any order, such as 0.3; 0.45; 0.6. The jet page chooses from them.', 'measure' => Measure::Bore, 'possible' => new Interval(0.02, 5, LengthUnit::Millimetre), 'most' => 40]);
     }
 }

@@ -22,14 +22,15 @@ final class SettingsController extends AbstractController
         UserPasswordHasherInterface $hasher,
         EntityManagerInterface $entities,
     ): Response {
-        $preferences = $this->createForm(PreferencesType::class, ['units' => $member->getUnits(), 'look' => $member->getLook()]);
+        $preferences = $this->createForm(PreferencesType::class, ['units' => $member->getUnits(), 'look' => $member->getLook(), 'wires' => $member->getWires()]);
         $password = $this->createForm(ChangePasswordType::class);
 
         $preferences->handleRequest($request);
         if ($preferences->isSubmitted() && $preferences->isValid()) {
-            /** @var array{units: UnitSystem, look: Look} $chosen */
+            /** @var array{units: UnitSystem, look: Look, wires: list<\AwakeShed\Core\Units\Length>} $chosen */
             $chosen = $preferences->getData();
             $member->prefer($chosen['units'], $chosen['look']);
+            $member->ownWires($chosen['wires']);
             $entities->flush();
             $this->addFlash('said', 'Saved.');
 

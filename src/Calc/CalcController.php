@@ -10,7 +10,6 @@ use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\WorkedOut;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobPages;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Show\Words;
@@ -33,7 +32,6 @@ final class CalcController extends AbstractController
         private readonly Calculations $calculations,
         private readonly CalcForms $forms,
         private readonly Recorder $recorder,
-        private readonly JobPages $pages,
         private readonly CalcWords $calcWords,
         private readonly Words $words,
     ) {
@@ -98,7 +96,6 @@ final class CalcController extends AbstractController
             $form->createView(),
             $answer instanceof Answer ? $answer : null,
             $answer instanceof Refusal ? $this->words->refusal($answer) : null,
-            null === $job ? null : $this->pages->of($this->recorder->open($job)),
             $this->forms->asTyped($form),
             $form->isSubmitted() ? [] : $looked,
         );

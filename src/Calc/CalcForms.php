@@ -6,6 +6,7 @@ namespace AwakeShed\App\Calc;
 
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Show\Reader;
 use AwakeShed\App\Spec\SpecBook;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Spec\Looked;
@@ -15,7 +16,10 @@ use Symfony\Component\Form\FormInterface;
 /** The form of a calculation: filled in from the spec book, read, and worked out. */
 final readonly class CalcForms
 {
-    public function __construct(private FormFactoryInterface $forms, private SpecBook $specs)
+    /** The input that is a person's own, not a machine's. */
+    private const WIRES = 'wires_mm';
+
+    public function __construct(private FormFactoryInterface $forms, private SpecBook $specs, private Reader $reader)
     {
     }
 
@@ -28,7 +32,11 @@ final readonly class CalcForms
     {
         $values = [];
         foreach ($calculation->inputs() as $name => $input) {
-            $values[$name] = isset($looked[$name]) ? $input->read($looked[$name]->value->amount) : $input->default();
+            $values[$name] = match (true) {
+                isset($looked[$name]) => $input->read($looked[$name]->value->amount),
+                self::WIRES === $name => $this->reader->wires(),
+                default => $input->default(),
+            };
         }
         /** @var FormInterface<array<string, mixed>> $form */
         $form = $this->forms->createNamed('', CalcType::class, $values, ['calculation' => $calculation]);

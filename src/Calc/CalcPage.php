@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
-use AwakeShed\App\Job\JobPage;
 use AwakeShed\Core\Spec\Looked;
 use Symfony\Component\Form\FormView;
 
@@ -21,7 +20,6 @@ final readonly class CalcPage
         public ?Answer $answer,
         /** Why there is no answer, in a sentence; null when there is one, or nothing was given yet. */
         public ?string $refusal,
-        public ?JobPage $page,
         public array $asTyped,
         public array $looked,
     ) {

@@ -7,6 +7,7 @@ namespace AwakeShed\App\Show;
 use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\UnitSystem;
+use AwakeShed\Core\Units\Length;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\RequestStack;
 
@@ -25,6 +26,12 @@ final readonly class Reader
     public function look(): Look
     {
         return $this->member()?->getLook() ?? Look::Device;
+    }
+
+    /** @return list<Length> the cleaning wires they own */
+    public function wires(): array
+    {
+        return $this->member()?->getWires() ?? [];
     }
 
     /** From the browser's own languages; only the way dates are written follows it, the words are English. */

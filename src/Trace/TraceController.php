@@ -15,7 +15,6 @@ use AwakeShed\App\Device\Gauge\SilentGauge;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobPages;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\Once;
@@ -123,7 +122,7 @@ final class TraceController extends AbstractController
     }
 
     #[Route('/traces/{trace}', name: 'trace', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
-    public function show(#[MapEntity(id: 'trace')] Trace $trace, Request $request, JobPages $pages, CalcWords $words): Response
+    public function show(#[MapEntity(id: 'trace')] Trace $trace, Request $request, CalcWords $words): Response
     {
         [$calculation, $form] = $this->reading($trace, $request);
         $answer = $trace->isRecording() ? null : $this->answer($trace, $calculation, $form);
@@ -137,7 +136,6 @@ final class TraceController extends AbstractController
             'answer' => $answer instanceof Answer ? $answer : null,
             'refusal' => $answer instanceof Refusal ? $this->words->refusal($answer) : null,
             'job' => $job,
-            'page' => null === $job ? null : $pages->of($this->recorder->open($job)),
             'query' => $request->query->all(),
         ], new Response(status: $form->isSubmitted() && !$answer instanceof Answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK));
     }

@@ -116,4 +116,26 @@ final class OilViscosityTest extends TestCase
     {
         return ViscosityLine::through(Temperature::celsius(40), KinematicViscosity::centistokes(93), Temperature::celsius(100), KinematicViscosity::centistokes(10.8));
     }
+
+    /**
+     * Industrial oils of viscosity index 95: the grade's mid point at 40 °C, its viscosity at 100 °C by the index, and the
+     * interval the table of ISO 3448 gives for 20 °C (published; all figures from memory).
+     *
+     * @return iterable<string, array{float, float, float, float}>
+     */
+    public static function industrialOils(): iterable
+    {
+        yield 'VG 32' => [32, 5.36, 76.9, 98.7];
+        yield 'VG 46' => [46, 6.74, 120, 153];
+        yield 'VG 68' => [68, 8.68, 193, 244];
+        yield 'VG 100' => [100, 11.1, 303, 383];
+    }
+
+    #[DataProvider('industrialOils')]
+    public function testTheLineMeetsAStandardsTableBeyondItsPoints(float $warm, float $hot, float $least, float $most): void
+    {
+        $line = ViscosityLine::through(Temperature::celsius(40), KinematicViscosity::centistokes($warm), Temperature::celsius(100), KinematicViscosity::centistokes($hot));
+        // The interval is the grade's ± 10 % carried to 20 °C: the line of its mid point lies in its middle.
+        self::assertEqualsWithDelta(($least + $most) / 2, $line->at(Temperature::celsius(20))->inCentistokes(), 0.03 * $most);
+    }
 }

@@ -77,7 +77,7 @@ final readonly class DilutedOil
                 Figure::amount('viscosity_at_start_cst', $oil->at($start), ViscosityUnit::Centistokes, Measure::Viscosity),
                 Figure::amount('clean_oil_at_start_cst', $oil->cleanAt($start), ViscosityUnit::Centistokes, Measure::Viscosity),
                 Figure::wordList('behaves_as_sae', $grades, 'sae'),
-                Figure::yesNo('flammable', $oil->isFlammable()),
+                Figure::word('flammability', $oil->flammability(), 'flammability'),
             ],
             [Finding::observed('look.oil_level', $isClean ? 'at_mark' : ($dilution->isFarOver() ? 'far_over' : 'over_mark'))->measuring($measured + ['dilution' => round($dilution->fraction, 4)])],
         );

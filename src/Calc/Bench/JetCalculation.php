@@ -18,6 +18,8 @@ use AwakeShed\Core\Carburetor\NumberDrills;
 use AwakeShed\Core\Carburetor\WireSet;
 use AwakeShed\Core\Running\AirDensity;
 use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\CountUnit;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\Temperature;
@@ -38,7 +40,8 @@ final class JetCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'bore_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->usually(0.25, 2)->inSpecBook(SpecFigure::MainJet),
+            'bore_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional()->usually(0.25, 2)->inSpecBook(SpecFigure::MainJet),
+            'drill' => AmountInput::of(Measure::Pieces, CountUnit::Each, 60, 80)->optional(),
             'wires_mm' => new AmountsInput(Measure::Bore, LengthUnit::Millimetre, 0.02, 5),
             'altitude_m' => AmountInput::of(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->by(0),
             'celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 60)->by(15),
@@ -48,7 +51,12 @@ final class JetCalculation implements Calculation
     public function run(Given $in): Answer
     {
         $drills = NumberDrills::shipped();
-        $bore = JetBore::of($in->get('bore_mm', Length::class));
+        $drill = $in->find('drill', Count::class);
+        $diameter = null === $drill ? $in->find('bore_mm', Length::class) : $drills->diameter((int) round($drill->inEach()));
+        if (null === $diameter) {
+            return new Answer('nothing', Tone::Plain, []);
+        }
+        $bore = JetBore::of($diameter);
         $next = $drills->nextAbove($bore->diameter);
         $wider = null === $next ? null : $drills->diameter($next);
         $wires = WireSet::of($in->all('wires_mm', Length::class));

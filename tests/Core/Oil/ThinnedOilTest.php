@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Oil;
 
+use AwakeShed\Core\Oil\Flammability;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Oil\SeasonOil;
 use AwakeShed\Core\Oil\ThinnedOil;
@@ -27,13 +28,13 @@ final class ThinnedOilTest extends TestCase
         self::assertEqualsWithDelta(35.5, $oil->warm->viscosity->inCentistokes(), 0.5);
         self::assertEqualsWithDelta(6.0, $oil->hot->viscosity->inCentistokes(), 0.1);
         self::assertSame([ViscosityGrade::Sae8, ViscosityGrade::Sae12], $oil->behavesAs());
-        self::assertTrue($oil->isFlammable());
+        self::assertSame(Flammability::AsGasoline, $oil->flammability());
     }
 
     public function testCleanOilIsItself(): void
     {
         $oil = self::oil(0.0);
-        self::assertFalse($oil->isFlammable());
+        self::assertSame(Flammability::AsOil, $oil->flammability());
         self::assertSame([ViscosityGrade::Sae30], $oil->behavesAs());
         self::assertEqualsWithDelta($oil->cleanAt(Temperature::celsius(0))->inCentistokes(), $oil->at(Temperature::celsius(0))?->inCentistokes(), 1e-9);
     }
