@@ -133,6 +133,40 @@
         event.detail.elt.closest?.('form')?.setAttribute('aria-busy', 'true');
     });
 
+    // --- A form that saves at every change: what is typed while the answer is under way is carried into the new page.
+
+    const worthOf = (field) => ['checkbox', 'radio'].includes(field.type) ? field.checked : field.value;
+    let typedMeanwhile = [];
+    document.addEventListener('htmx:beforeRequest', (event) => {
+        const form = event.detail.elt.closest?.('form[data-at-once]');
+        if (form) {
+            form.sent = new Map([...form.elements].filter((field) => field.id).map((field) => [field.id, worthOf(field)]));
+        }
+    });
+    document.addEventListener('htmx:beforeSwap', (event) => {
+        const form = event.detail.requestConfig?.elt.closest?.('form[data-at-once]');
+        typedMeanwhile = !form?.sent ? [] : [...form.elements]
+            .filter((field) => form.sent.has(field.id) && form.sent.get(field.id) !== worthOf(field) && !['checkbox', 'radio'].includes(field.type))
+            .map((field) => [field.id, field.value, field.selectionEnd]);
+    });
+    const bringBackWhatWasTyped = () => {
+        for (const [id, value, caret] of typedMeanwhile) {
+            const field = document.getElementById(id);
+            if (field) {
+                field.value = value;
+                // Set by a script, it counts as unchanged: whoever leaves it has to be told that it was not.
+                const tell = () => field.dispatchEvent(new Event('change', { bubbles: true }));
+                if (field === document.activeElement) {
+                    field.setSelectionRange?.(caret, caret);
+                    field.addEventListener('blur', tell, { once: true });
+                } else {
+                    tell();
+                }
+            }
+        }
+        typedMeanwhile = [];
+    };
+
     // --- The jar: drag a boundary, or move it with the arrow keys; the fields follow, and save as if typed.
 
     const bringJarToLife = (svg) => {
@@ -276,6 +310,7 @@
 
     const arrive = (part) => {
         tick();
+        bringBackWhatWasTyped();
         part.querySelectorAll('form[data-draft]').forEach(restoreDraft);
         part.querySelectorAll('svg[data-jar]').forEach(bringJarToLife);
         part.querySelectorAll('svg[data-live]').forEach(bringLiveToLife);

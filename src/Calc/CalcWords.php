@@ -84,7 +84,8 @@ final readonly class CalcWords
         $plain = $figure->plain;
 
         return match (true) {
-            null === $plain, [] === $plain => '–',
+            null === $plain => '–',
+            [] === $plain => null === $figure->words ? '–' : $this->words->outcome($figure->words, 'none'),
             null !== $figure->quantity && null !== $figure->measure => $this->quantities->show($figure->quantity, $figure->measure),
             \is_bool($plain) => $this->say($plain ? 'yes' : 'no'),
             \is_array($plain) => implode(', ', array_map(fn (float|int|string $one): string => $this->plain($one, $figure), $plain)),

@@ -6,7 +6,11 @@ namespace AwakeShed\App\Demo;
 
 use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Calc\Calculations;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Device\Gauge\Scenario;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Evidence\WorkedOut;
 use AwakeShed\App\Job\Intake;
 use AwakeShed\App\Job\IntakeInput;
 use AwakeShed\App\Job\Job;
@@ -14,17 +18,25 @@ use AwakeShed\App\Job\JobRepository;
 use AwakeShed\App\Job\Machine;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
+use AwakeShed\App\Spec\SpecPage;
+use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Waste\WastePortion;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\CaseFormat;
 use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Spec\SourceClass;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Spec\SpecValue;
+use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Units\CalendarSpan;
+use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Volume;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\Clock;
@@ -39,17 +51,22 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
  *
  * @phpstan-type Step array{
  *     by?: string, find?: array{string, string}, correct?: array{string, string}, put_right?: string,
- *     jar?: string, reading?: JarArray, settle?: string, waste?: array{string, float|int}, hand_back?: bool
+ *     jar?: string, reading?: JarArray, settle?: string, waste?: array{string, float|int}, hand_back?: bool,
+ *     work?: array{string, array<string, mixed>}, trace?: string
  * }
+ * @phpstan-type DemoPage array{page: string, kind: string, figures: array<string, array{float|int, string, string}>}
  * @phpstan-type DemoMachine array{
  *     label: string, owner: string, contact: string, kind: string, days_ago: int, wanted_in: int|null, remarks: string,
- *     facts: array<string, mixed>, claims: array<string, string|int>, photos: int, steps: list<Step>
+ *     facts: array<string, mixed>, spec?: string, claims: array<string, string|int>, photos: int, steps: list<Step>
  * }
  */
 final class Barn
 {
     /** @var array<string, Member> by sign-in name */
     private array $people = [];
+
+    /** @var array<string, SpecPage> by name */
+    private array $pages = [];
 
     public function __construct(
         private readonly EntityManagerInterface $entities,
@@ -59,6 +76,7 @@ final class Barn
         private readonly Recorder $recorder,
         private readonly JobRepository $jobs,
         private readonly PhotoStore $photos,
+        private readonly Calculations $calculations,
     ) {
     }
 
@@ -67,8 +85,12 @@ final class Barn
         $real = Clock::get();
         try {
             $this->hire($now->modify('-60 days'));
-            /** @var array{machines: list<DemoMachine>} $barn */
+            /** @var array{wires_mm: list<float>, spec_book: list<DemoPage>, machines: list<DemoMachine>} $barn */
             $barn = json_decode((string) file_get_contents(__DIR__.'/data/barn.json'), true, 16, \JSON_THROW_ON_ERROR);
+            $this->people[SignIn::Technician->value]->ownWires(array_map(Length::millimetres(...), $barn['wires_mm']));
+            foreach ($barn['spec_book'] as $page) {
+                $this->write($page);
+            }
             // In the order they came, so that numbers grow with time.
             usort($barn['machines'], static fn (array $a, array $b): int => $b['days_ago'] <=> $a['days_ago']);
             foreach ($barn['machines'] as $machine) {
@@ -100,6 +122,7 @@ final class Barn
         $technician = $this->people[SignIn::Technician->value];
         $number = $this->intake->takeIn($this->input($machine, $case, $now), $technician, RequestKey::fresh());
         $job = $this->jobs->withMachine($number) ?? throw new \LogicException('The demo lost a job.');
+        $job->getMachine()->lookUpIn($this->pages[$machine['spec'] ?? ''] ?? null);
         for ($photo = 0; $photo < $machine['photos']; ++$photo) {
             $this->photograph($job, $technician, $photo);
         }
@@ -108,6 +131,19 @@ final class Barn
             $this->step($job, $step, $now, $clock);
         }
         $this->entities->flush();
+    }
+
+    /** @param DemoPage $page */
+    private function write(array $page): void
+    {
+        $written = new SpecPage($page['page'], MachineKind::from($page['kind']));
+        $written->write(array_map(
+            static fn (string $figure, array $known): SpecValue => new SpecValue(SpecFigure::from($figure), (float) $known[0], SourceClass::from($known[1]), $known[2]),
+            array_keys($page['figures']),
+            $page['figures'],
+        ));
+        $this->entities->persist($written);
+        $this->pages[$page['page']] = $written;
     }
 
     /** @param DemoMachine $machine */
@@ -157,9 +193,35 @@ final class Barn
             [$stream, $millilitres] = $step['waste'];
             $this->entities->persist(new WastePortion($job, WasteStream::from($stream), Volume::millilitres($millilitres), $by, $clock->now()));
         }
+        if (isset($step['work'])) {
+            $this->workOut($job, $by, $key, ...$step['work']);
+        }
+        if (isset($step['trace'])) {
+            $this->record($job, $by, Scenario::from($step['trace']), $clock->now());
+        }
         if (true === ($step['hand_back'] ?? false)) {
             $job->handBack($clock->now());
         }
+    }
+
+    /** @param array<string, mixed> $given as the command line takes it */
+    private function workOut(Job $job, Member $by, RequestKey $key, string $name, array $given): void
+    {
+        $calculation = $this->calculations->named($name) ?? throw new \LogicException('The demo works out what can be worked out.');
+        $values = [];
+        foreach ($calculation->inputs() as $input => $wanted) {
+            $values[$input] = $wanted->read($given[$input] ?? null);
+        }
+        $this->recorder->observe($job, $by, $key, $calculation->run(new Given($values))->findings, worked: new WorkedOut($name, $given));
+    }
+
+    /** As the stand-in for a gauge would have played it. */
+    private function record(Job $job, Member $by, Scenario $scenario, \DateTimeImmutable $at): void
+    {
+        $unit = $scenario->kind()->units()[0];
+        $times = array_map(static fn (int $reading): float => $reading / 20, range(0, (int) (20 * $scenario->duration())));
+        $values = array_map(static fn (float $time): float => $unit->toSi($scenario->at($time)), $times);
+        $this->entities->persist(Trace::imported($scenario->kind(), $job, $scenario->value, $by, $at, Series::of($times, $values)));
     }
 
     /** A drawn stand-in for a photo: no real machine is shown. */

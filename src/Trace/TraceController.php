@@ -149,9 +149,19 @@ final class TraceController extends AbstractController
         $request->getSession()->save();
         [$id, $kind, $play] = [$trace->getId(), $trace->getKind(), $trace->getName()];
         $unit = $kind->units()[0];
+        $hasBegun = $trace->series()->count() > 0;
+        // The end of a recording is written down also when whoever listened has gone.
+        ignore_user_abort(true);
 
-        return new StreamedResponse(function () use ($recording, $id, $kind, $play, $unit): void {
+        return new StreamedResponse(function () use ($recording, $id, $kind, $play, $unit, $hasBegun): void {
             if (!$this->traces->claim($id)) {
+                self::send('end', '');
+
+                return;
+            }
+            if ($hasBegun) {
+                // It was broken off, by a dead server or a lost line: a gauge that begins anew is another recording.
+                $this->traces->end($id);
                 self::send('end', '');
 
                 return;

@@ -12,6 +12,7 @@ use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Show\Measure;
+use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Fuel\EngineLimit;
 use AwakeShed\Core\Fuel\WaterShift;
 use AwakeShed\Core\Units\Temperature;
@@ -59,6 +60,6 @@ final class WaterShiftCalculation implements Calculation
             Figure::share('most', $content->most()),
             Figure::word('grade', $content->grade(), 'grade'),
             Figure::word('small_engine_limit', $limit, 'engine_limit'),
-        ]);
+        ], [Finding::number('jar.ethanol_percent', round(100 * $content->corrected, 2))]);
     }
 }
