@@ -55,7 +55,7 @@ final class CalcController extends AbstractController
     {
         $calculation = $this->named($name);
         $looked = null === $job ? [] : $this->forms->looked($calculation, $job);
-        $form = $this->forms->form($calculation, $looked);
+        $form = $this->forms->form($calculation, $looked, $job?->getSchools() ?? []);
         // Opened bare, the page answers with what it knows already; complete or not, nothing is refused yet.
         $given = $request->query->all();
         if ([] !== $given) {
@@ -72,7 +72,7 @@ final class CalcController extends AbstractController
         $key = $taps->check($request);
         $calculation = $this->named($name);
         $looked = $this->forms->looked($calculation, $job);
-        $form = $this->forms->form($calculation, $looked);
+        $form = $this->forms->form($calculation, $looked, $job->getSchools());
         $form->submit(array_intersect_key($request->getPayload()->all(), iterator_to_array($form)));
         $answer = $this->forms->answer($calculation, $form);
         if (!$answer instanceof Answer) {

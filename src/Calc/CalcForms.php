@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc;
 
 use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Show\Reader;
 use AwakeShed\App\Spec\SpecBook;
@@ -24,16 +25,18 @@ final readonly class CalcForms
     }
 
     /**
-     * @param array<string, Looked> $looked
+     * @param array<string, Looked> $looked  what the spec book fills in, by input
+     * @param array<string, string> $schools that a job follows, by question
      *
      * @return FormInterface<array<string, mixed>>
      */
-    public function form(Calculation $calculation, array $looked): FormInterface
+    public function form(Calculation $calculation, array $looked, array $schools = []): FormInterface
     {
         $values = [];
         foreach ($calculation->inputs() as $name => $input) {
             $values[$name] = match (true) {
                 isset($looked[$name]) => $input->read($looked[$name]->value->amount),
+                $input instanceof ChoiceInput && isset($schools[$input->question ?? '']) => $input->read($schools[$input->question ?? '']),
                 self::WIRES === $name => $this->reader->wires(),
                 default => $input->default(),
             };

@@ -15,10 +15,12 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 
 /**
  * The spec book as text. CSV: a row a figure, columns page, kind, figure, amount, source, note. JSON: the same, by page
- * (spec-book.schema.json). Amounts are in the unit of the figure's name.
+ * (data/spec-book.schema.json). Amounts are in the unit of the figure's name.
  */
 final readonly class SpecBookFile
 {
+    public const SCHEMA = __DIR__.'/data/spec-book.schema.json';
+
     private const COLUMNS = ['page', 'kind', 'figure', 'amount', 'source', 'note'];
     private const MOST_ROWS = 20_000;
 

@@ -21,6 +21,7 @@ use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -58,6 +59,12 @@ final class SpecController extends AbstractController
             'Content-Type' => 'csv' === $format ? 'text/csv; charset=utf-8' : 'application/json',
             'Content-Disposition' => \sprintf('attachment; filename="spec-book.%s"', $format),
         ]);
+    }
+
+    #[Route('/spec-book.schema.json', name: 'spec_schema', methods: ['GET'])]
+    public function schema(): Response
+    {
+        return new BinaryFileResponse(SpecBookFile::SCHEMA, headers: ['Content-Type' => 'application/schema+json']);
     }
 
     #[Route('/spec/import', name: 'spec_import', methods: ['POST'])]

@@ -42,7 +42,7 @@ final class JetEnlargingCalculation implements Calculation
         return [
             'bore_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->inSpecBook(SpecFigure::PilotJet),
             'to_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional(),
-            'school' => new ChoiceInput(DrillingSchool::class, 'school', DrillingSchool::Never),
+            'school' => new ChoiceInput(DrillingSchool::class, 'school', DrillingSchool::Never, 'jet_drilling'),
             'done' => new TicksInput(BeforeDrilling::class, 'before_drilling'),
             'air_to_fuel' => AmountInput::of(Measure::CompressionRatio, RatioUnit::ToOne, 8, 25)->by(14.7),
         ];

@@ -13,9 +13,10 @@ final readonly class ChoiceInput implements Input
 {
     /**
      * @param class-string<\BackedEnum> $enum
-     * @param string                    $prefix of the words' ids
+     * @param string                    $prefix   of the words' ids
+     * @param string|null               $question of the trade's schools that a job answers it by; null for none
      */
-    public function __construct(private string $enum, private string $prefix, private \BackedEnum $default)
+    public function __construct(private string $enum, private string $prefix, private \BackedEnum $default, public ?string $question = null)
     {
     }
 

@@ -119,6 +119,17 @@ final class CalcPagesTest extends ShedTestCase
         $this->assertSays('speed (its class, typical, common practice)');
     }
 
+    public function testTheJobsSchoolIsTheOneThatIsFollowed(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $address = '/jobs/'.$job->getId().'/bench/jet-enlarging';
+        self::assertNotNull($this->browser->request('GET', $address)->filter('input[name=school][value=never]')->attr('checked'));
+        $job->follow('jet_drilling', 'next_size_up');
+        self::entities()->flush();
+        self::assertNotNull($this->browser->request('GET', $address)->filter('input[name=school][value=next_size_up]')->attr('checked'));
+    }
+
     public function testAnAnswerGoesIntoTheRecordWithWhatItWasWorkedOutFrom(): void
     {
         $this->signIn();

@@ -9,10 +9,12 @@ use AwakeShed\App\Spec\SpecBookFile;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Spec\SpecPageRepository;
 use AwakeShed\App\Spec\UnreadableSpecs;
+use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Tests\App\ShedTestCase;
+use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
@@ -93,6 +95,24 @@ final class SpecBookTest extends ShedTestCase
             self::fail('It was read.');
         } catch (UnreadableSpecs $unreadable) {
             self::assertSame($place, $unreadable->problems[0]->place);
+        }
+    }
+
+    public function testTheExportPassesTheSchemaThatIsServedAndTheSchemaKnowsEveryWord(): void
+    {
+        $this->signIn();
+        $this->import(self::CSV);
+        $this->browser->request('GET', '/spec-book.schema.json');
+        self::assertResponseHeaderSame('Content-Type', 'application/schema+json');
+        $schema = (string) file_get_contents(SpecBookFile::SCHEMA);
+        $this->browser->request('GET', '/spec.json');
+        $book = (string) $this->browser->getResponse()->getContent();
+        self::assertTrue((new Validator())->validate(json_decode($book), $schema)->isValid());
+        self::assertFalse((new Validator())->validate(json_decode(str_replace('oil_ml', 'oil_pints', $book)), $schema)->isValid());
+        foreach ([SpecFigure::cases(), SourceClass::cases(), MachineKind::cases()] as $words) {
+            foreach ($words as $word) {
+                self::assertStringContainsString('"'.$word->value.'"', $schema);
+            }
         }
     }
 
