@@ -6,6 +6,7 @@ namespace AwakeShed\App\Calc;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Calc\Input\SeriesInput;
+use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\WorkedOut;
 use AwakeShed\App\Http\Taps;
@@ -34,6 +35,7 @@ final class CalcController extends AbstractController
         private readonly Recorder $recorder,
         private readonly CalcWords $calcWords,
         private readonly Words $words,
+        private readonly ClosedActs $closed,
     ) {
     }
 
@@ -96,6 +98,7 @@ final class CalcController extends AbstractController
             $form->createView(),
             $answer instanceof Answer ? $answer : null,
             $answer instanceof Refusal ? $this->words->refusal($answer) : null,
+            null === $job ? null : $this->closed->in($job, $calculation->act()),
             $this->forms->asTyped($form),
             $form->isSubmitted() ? [] : $looked,
         );

@@ -20,6 +20,8 @@ final readonly class CalcPage
         public ?Answer $answer,
         /** Why there is no answer, in a sentence; null when there is one, or nothing was given yet. */
         public ?string $refusal,
+        /** Why the act it belongs to is closed in this job, and what opens it; null when it is not. */
+        public ?string $closed,
         public array $asTyped,
         public array $looked,
     ) {

@@ -16,6 +16,9 @@ interface Calculation
 
     public function topic(): Topic;
 
+    /** The vocabulary's test it belongs to, whose gates come before it; null for mere arithmetic. */
+    public function act(): ?string;
+
     /** @return array<string, Input> by name; a number carries its unit in it */
     public function inputs(): array;
 

@@ -12,6 +12,7 @@ use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\CalcWords;
 use AwakeShed\App\Device\Gauge\Scenario;
 use AwakeShed\App\Device\Gauge\SilentGauge;
+use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
@@ -64,6 +65,7 @@ final class TraceController extends AbstractController
         private readonly TranslatorInterface $translator,
         private readonly SpecBook $specs,
         private readonly Recorder $recorder,
+        private readonly ClosedActs $closed,
     ) {
     }
 
@@ -109,6 +111,9 @@ final class TraceController extends AbstractController
     public function record(TraceKind $kind, Request $request, #[CurrentUser] Member $member, ?Job $job = null): Response
     {
         $key = $this->taps->check($request);
+        if (null !== $job && null !== $kind->act()) {
+            $this->closed->demandOpen($job, $kind->act());
+        }
         $play = Scenario::tryFrom($this->taps->text($request, 'play')) ?? Scenario::of($kind)[0];
         $id = $this->once->run($key, $member, function () use ($kind, $job, $play, $member): int {
             $trace = Trace::begun($kind, $job, $play->value, $member, $this->clock->now());
@@ -136,6 +141,7 @@ final class TraceController extends AbstractController
             'answer' => $answer instanceof Answer ? $answer : null,
             'refusal' => $answer instanceof Refusal ? $this->words->refusal($answer) : null,
             'job' => $job,
+            'closed' => null === $job ? null : $this->closed->in($job, $calculation->act()),
             'query' => $request->query->all(),
         ], new Response(status: $form->isSubmitted() && !$answer instanceof Answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK));
     }
@@ -260,6 +266,7 @@ final class TraceController extends AbstractController
             'traces' => $this->traces->latest($kind, $job),
             'scenarios' => Scenario::of($kind),
             'refusal' => $refusal,
+            'closed' => null === $job ? null : $this->closed->in($job, $kind->act()),
             'pasted' => $pasted,
         ], new Response(status: null === $refusal ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }

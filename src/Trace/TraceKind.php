@@ -31,4 +31,13 @@ enum TraceKind: string
     {
         return $this->value.'-trace';
     }
+
+    /** The vocabulary's test that recording it live is: an engine must run for its speed; null where nothing turns. */
+    public function act(): ?string
+    {
+        return match ($this) {
+            self::Needle => null,
+            self::Speed => 'run.steady',
+        };
+    }
 }

@@ -36,6 +36,11 @@ final class AlternatorCalculation implements Calculation
         return Topic::Running;
     }
 
+    public function act(): string
+    {
+        return 'run.speed';
+    }
+
     public function inputs(): array
     {
         return [

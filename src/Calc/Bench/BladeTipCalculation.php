@@ -31,6 +31,11 @@ final class BladeTipCalculation implements Calculation
         return Topic::Running;
     }
 
+    public function act(): string
+    {
+        return 'run.speed';
+    }
+
     public function inputs(): array
     {
         return [

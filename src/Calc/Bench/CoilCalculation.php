@@ -33,6 +33,11 @@ final class CoilCalculation implements Calculation
         return Topic::Spark;
     }
 
+    public function act(): string
+    {
+        return 'spark.coil_ohms';
+    }
+
     public function inputs(): array
     {
         return [

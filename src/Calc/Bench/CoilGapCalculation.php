@@ -30,7 +30,7 @@ final class CoilGapCalculation extends FeelerGapCalculation
         return [SpecFigure::CoilGapLeast, SpecFigure::CoilGapMost];
     }
 
-    protected function test(): string
+    public function act(): string
     {
         return 'spark.coil_gap';
     }

@@ -35,6 +35,11 @@ final class CompressionCalculation implements Calculation
         return Topic::Cylinder;
     }
 
+    public function act(): string
+    {
+        return 'compression.gauge';
+    }
+
     public function inputs(): array
     {
         return [

@@ -27,9 +27,6 @@ abstract class FeelerGapCalculation implements Calculation
     /** @return array{SpecFigure, SpecFigure} least and most */
     abstract protected function limits(): array;
 
-    /** @return string|null the vocabulary's test of it; null where it has none */
-    abstract protected function test(): ?string;
-
     final public function inputs(): array
     {
         [$least, $most] = $this->limits();
@@ -45,7 +42,7 @@ abstract class FeelerGapCalculation implements Calculation
     {
         $read = FeelerGap::read($this->gap(), $in->get('measured_mm', Length::class), $in->find('spec_least_mm', Length::class), $in->find('spec_most_mm', Length::class));
         $fit = $read->fit();
-        $test = $this->test();
+        $test = $this->act();
 
         return new Answer(
             $fit->value.($read->isUnverified ? '_unverified' : ''),

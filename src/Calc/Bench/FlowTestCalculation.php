@@ -41,6 +41,11 @@ final class FlowTestCalculation implements Calculation
         return Topic::Path;
     }
 
+    public function act(): string
+    {
+        return 'flow.line';
+    }
+
     public function inputs(): array
     {
         return [

@@ -37,6 +37,11 @@ final class FlushPlanCalculation implements Calculation
         return Topic::Oil;
     }
 
+    public function act(): string
+    {
+        return 'run.smoke';
+    }
+
     public function inputs(): array
     {
         return [

@@ -26,6 +26,11 @@ final class FuelInOilCalculation implements Calculation
         return Topic::Oil;
     }
 
+    public function act(): string
+    {
+        return 'look.oil_level';
+    }
+
     public function inputs(): array
     {
         return [

@@ -34,6 +34,11 @@ final class FuelNeedCalculation implements Calculation
         return Topic::Path;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

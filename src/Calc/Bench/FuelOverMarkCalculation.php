@@ -29,6 +29,11 @@ final class FuelOverMarkCalculation implements Calculation
         return Topic::Oil;
     }
 
+    public function act(): string
+    {
+        return 'look.oil_level';
+    }
+
     public function inputs(): array
     {
         return [

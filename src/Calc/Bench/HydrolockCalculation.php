@@ -43,6 +43,11 @@ final class HydrolockCalculation implements Calculation
         return Topic::Cylinder;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

@@ -33,6 +33,11 @@ final class InletFlowCalculation implements Calculation
         return Topic::Washer;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

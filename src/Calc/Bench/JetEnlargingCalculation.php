@@ -37,6 +37,11 @@ final class JetEnlargingCalculation implements Calculation
         return Topic::Carburetor;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

@@ -32,6 +32,11 @@ final class LeakDownCalculation implements Calculation
         return Topic::Cylinder;
     }
 
+    public function act(): string
+    {
+        return 'compression.leakdown';
+    }
+
     public function inputs(): array
     {
         return [

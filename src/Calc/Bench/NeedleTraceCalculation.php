@@ -28,6 +28,11 @@ final class NeedleTraceCalculation implements Calculation
         return Topic::Carburetor;
     }
 
+    public function act(): string
+    {
+        return 'needle.pressure';
+    }
+
     public function inputs(): array
     {
         return [

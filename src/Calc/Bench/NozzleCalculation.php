@@ -31,6 +31,11 @@ final class NozzleCalculation implements Calculation
         return Topic::Washer;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

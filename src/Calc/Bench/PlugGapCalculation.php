@@ -30,7 +30,7 @@ final class PlugGapCalculation extends FeelerGapCalculation
         return [SpecFigure::PlugGapLeast, SpecFigure::PlugGapMost];
     }
 
-    protected function test(): null
+    public function act(): null
     {
         return null;
     }

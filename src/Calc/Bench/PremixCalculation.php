@@ -31,6 +31,11 @@ final class PremixCalculation implements Calculation
         return Topic::Fuel;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

@@ -34,6 +34,11 @@ final class PullLogCalculation implements Calculation
         return Topic::Cylinder;
     }
 
+    public function act(): string
+    {
+        return 'pull.ejecta';
+    }
+
     public function inputs(): array
     {
         return [

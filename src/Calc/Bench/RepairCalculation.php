@@ -41,6 +41,11 @@ final class RepairCalculation implements Calculation
         return Topic::Carburetor;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

@@ -30,6 +30,11 @@ final class SeasonOilCalculation implements Calculation
         return Topic::Oil;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

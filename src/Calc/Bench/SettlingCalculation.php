@@ -29,6 +29,11 @@ final class SettlingCalculation implements Calculation
         return Topic::Fuel;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

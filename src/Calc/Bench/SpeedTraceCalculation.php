@@ -33,6 +33,11 @@ final class SpeedTraceCalculation implements Calculation
         return Topic::Running;
     }
 
+    public function act(): string
+    {
+        return 'run.steady';
+    }
+
     public function inputs(): array
     {
         return [

@@ -30,7 +30,7 @@ final class ValveLashCalculation extends FeelerGapCalculation
         return [SpecFigure::LashLeast, SpecFigure::LashMost];
     }
 
-    protected function test(): string
+    public function act(): string
     {
         return 'valve.lash';
     }

@@ -32,6 +32,11 @@ final class WaterShiftCalculation implements Calculation
         return Topic::Fuel;
     }
 
+    public function act(): string
+    {
+        return 'jar.ethanol_percent';
+    }
+
     public function inputs(): array
     {
         return [

@@ -37,6 +37,11 @@ final class WaterToleranceCalculation implements Calculation
         return Topic::Fuel;
     }
 
+    public function act(): null
+    {
+        return null;
+    }
+
     public function inputs(): array
     {
         return [

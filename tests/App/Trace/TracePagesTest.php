@@ -85,9 +85,10 @@ final class TracePagesTest extends ShedTestCase
         $this->import('/jobs/'.$job->getId().'/traces/speed', $fast);
         self::assertSelectorTextContains('.verdict h2', 'Too fast: 3,700 rpm, its limit is 3,456 rpm');
         // The gates are not passed, so that it ran is no finding yet, and the page says so.
-        $page = $this->browser->getCrawler();
-        $this->press($page, 'Put it into the record');
-        $this->assertSays('is closed for now');
+        self::assertSelectorTextContains('[data-closed]', 'Run, steady is closed for now');
+        self::assertSelectorNotExists('.calc-save');
+        $this->post('/traces/'.$this->traces(TraceKind::Speed)[0]->id.'/file', []);
+        self::assertGreaterThanOrEqual(400, $this->browser->getResponse()->getStatusCode());
         self::assertSame([], $this->record($this->again($job))->entries);
     }
 
@@ -163,6 +164,21 @@ final class TracePagesTest extends ShedTestCase
         self::assertResponseIsSuccessful();
     }
 
+    public function testNoEngineIsRecordedPastItsGates(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/traces/speed');
+        self::assertSelectorTextContains('[data-closed]', 'is closed for now');
+        self::assertSelectorNotExists('form[action$="/record"]');
+        $this->post('/jobs/'.$job->getId().'/traces/speed/record', ['play' => 'surge']);
+        self::assertGreaterThanOrEqual(400, $this->browser->getResponse()->getStatusCode());
+        self::assertSame([], $this->traces(TraceKind::Speed));
+        // A needle on the bench turns nothing.
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/traces/needle');
+        self::assertSelectorExists('form[action$="/record"]');
+    }
+
     public function testTwoTapsBeginOneRecording(): void
     {
         $this->signIn();
@@ -192,9 +208,9 @@ final class TracePagesTest extends ShedTestCase
     }
 
     /** @return list<\AwakeShed\App\Trace\TraceLine> */
-    private function traces(): array
+    private function traces(TraceKind $kind = TraceKind::Needle): array
     {
-        return self::service(TraceRepository::class)->latest(TraceKind::Needle, null);
+        return self::service(TraceRepository::class)->latest($kind, null);
     }
 
     /** @param \Closure(): iterable<GaugeReading> $readings */

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Evidence;
+
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Show\Words;
+use AwakeShed\Core\Gate\Gatekeeper;
+
+/** Says before an act, not after it, that the job's evidence keeps it closed. */
+final readonly class ClosedActs
+{
+    public function __construct(private Recorder $recorder, private Gatekeeper $gatekeeper, private Words $words)
+    {
+    }
+
+    /**
+     * @param string|null $test of the vocabulary; null: no act
+     *
+     * @return string|null why it is closed and what opens it, in the reader's words; null when it is open
+     */
+    public function in(Job $job, ?string $test): ?string
+    {
+        $blockers = null === $test ? [] : $this->gatekeeper->blockers($this->recorder->open($job)->case(), $test);
+
+        return null === $test || [] === $blockers ? null : $this->words->closedTest(new ClosedTest($test, $blockers));
+    }
+
+    /** @throws ClosedTest when it is closed */
+    public function demandOpen(Job $job, string $test): void
+    {
+        $blockers = $this->gatekeeper->blockers($this->recorder->open($job)->case(), $test);
+        if ([] !== $blockers) {
+            throw new ClosedTest($test, $blockers);
+        }
+    }
+}
