@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
-use AwakeShed\App\Form\AmountsType;
+use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
 use AwakeShed\App\Show\Measure;
@@ -27,6 +27,6 @@ final class PreferencesType extends AbstractType
         $builder
             ->add('units', ChipsType::class, ['label' => 'Units', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(UnitSystem::class, 'units'))
             ->add('look', ChipsType::class, ['label' => 'Look', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(Look::class, 'look'))
-            ->add('wires', AmountsType::class, ['label' => 'Your cleaning wires', 'help' => 'In any order, such as 0.3; 0.45; 0.6. The jet page chooses from them.', 'measure' => Measure::Bore, 'possible' => new Interval(0.02, 5, LengthUnit::Millimetre), 'most' => 40]);
+            ->add('wires', AmountType::class, ['label' => 'Your cleaning wires', 'help' => 'In any order, such as 0.3; 0.45; 0.6. The jet page chooses from them.', 'measure' => Measure::Bore, 'possible' => new Interval(0.02, 5, LengthUnit::Millimetre), 'most' => 40, 'attr' => ['autocomplete' => 'off']]);
     }
 }

@@ -11,6 +11,7 @@ use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\TypedAmount;
+use AwakeShed\Core\Units\Unit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\CallbackTransformer;
 use Symfony\Component\Form\Exception\TransformationFailedException;
@@ -23,12 +24,16 @@ use Symfony\Component\OptionsResolver\OptionsResolver;
 /**
  * A reading with its unit: the reader's unit unless another is typed behind the number, either decimal sign.
  *
- * Outside `possible` it is refused with the interval; outside `usual` the form asks, {@see AsksWhenUnusual}.
+ * Outside `possible` it is refused with the interval; outside `usual` the form asks, {@see AsksWhenUnusual}. With
+ * `most` it is a row of readings, "8; 5,5; 2 mL" or "0.3 0.45 0.6", up to so many; a unit behind the last is meant for all.
  *
- * @extends AbstractType<Quantity>
+ * @extends AbstractType<Quantity|list<Quantity>>
  */
 final class AmountType extends AbstractType
 {
+    /** A comma parts readings where a space follows it; within a number it is a decimal comma. */
+    private const BETWEEN = '/\s*[;\/]\s*|,\s+|\s+(?=\d)/u';
+
     public function __construct(private readonly Quantities $quantities, private readonly Words $words)
     {
     }
@@ -38,21 +43,22 @@ final class AmountType extends AbstractType
         $measure = $options['measure'];
         \assert($measure instanceof Measure);
         $possible = $options['possible'];
-        $quantity = $measure->quantity();
+        \assert(null === $possible || $possible instanceof Interval);
+        $most = $options['most'];
+        \assert(null === $most || \is_int($most));
         $builder->addModelTransformer(new CallbackTransformer(
-            fn (?Quantity $value): string => null === $value ? '' : $this->quantities->field($value, $measure),
-            function (mixed $text) use ($measure, $possible, $quantity): ?Quantity {
-                if (!\is_string($text) || '' === trim($text)) {
-                    return null;
-                }
+            fn (mixed $value): string => implode('; ', array_map(
+                fn (mixed $one): string => $one instanceof Quantity ? $this->quantities->field($one, $measure) : '',
+                \is_array($value) ? $value : [$value],
+            )),
+            function (mixed $typed) use ($measure, $possible, $most): Quantity|array|null {
+                $text = trim(\is_string($typed) ? mb_scrub($typed) : '');
                 try {
-                    $typed = TypedAmount::parse(mb_scrub($text), $this->quantities->unit($measure), $quantity::units());
-                    $value = $quantity::of($typed->amount, $typed->unit);
-                    if ($possible instanceof Interval) {
-                        $possible->demand($value);
-                    }
-
-                    return $value;
+                    return match (true) {
+                        null !== $most => $this->row($text, $measure, $possible, $most),
+                        '' === $text => null,
+                        default => self::one($text, $this->quantities->unit($measure), $measure, $possible),
+                    };
                 } catch (Refusal $refusal) {
                     throw new TransformationFailedException($refusal->getMessage(), invalidMessage: $this->words->refusal($refusal));
                 }
@@ -74,6 +80,7 @@ final class AmountType extends AbstractType
             'data_class' => null,
             'possible' => null,
             'usual' => null,
+            'most' => null,
             'required' => false,
             'attr' => ['inputmode' => 'decimal', 'autocomplete' => 'off'],
         ]);
@@ -81,6 +88,7 @@ final class AmountType extends AbstractType
         $resolver->setAllowedTypes('measure', Measure::class);
         $resolver->setAllowedTypes('possible', [Interval::class, 'null']);
         $resolver->setAllowedTypes('usual', [Interval::class, 'null']);
+        $resolver->setAllowedTypes('most', ['int', 'null']);
     }
 
     public function getParent(): string
@@ -91,5 +99,33 @@ final class AmountType extends AbstractType
     public function getBlockPrefix(): string
     {
         return 'amount';
+    }
+
+    /** @throws Refusal */
+    private static function one(string $text, Unit $meant, Measure $measure, ?Interval $possible): Quantity
+    {
+        $quantity = $measure->quantity();
+        $typed = TypedAmount::parse($text, $meant, $quantity::units());
+        $value = $quantity::of($typed->amount, $typed->unit);
+        $possible?->demand($value);
+
+        return $value;
+    }
+
+    /**
+     * @return list<Quantity>
+     *
+     * @throws Refusal
+     */
+    private function row(string $text, Measure $measure, ?Interval $possible, int $most): array
+    {
+        $pieces = preg_split(self::BETWEEN, $text, -1, \PREG_SPLIT_NO_EMPTY);
+        $pieces = false === $pieces ? [] : \array_slice($pieces, 0, $most);
+        if ([] === $pieces) {
+            return [];
+        }
+        $meant = TypedAmount::parse($pieces[\count($pieces) - 1], $this->quantities->unit($measure), $measure->quantity()::units())->unit;
+
+        return array_map(static fn (string $piece): Quantity => self::one($piece, $meant, $measure, $possible), $pieces);
     }
 }

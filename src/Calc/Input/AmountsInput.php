@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc\Input;
 
-use AwakeShed\App\Form\AmountsType;
+use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Show\Measure;
 use AwakeShed\App\Show\Quantities;
@@ -17,11 +17,12 @@ final readonly class AmountsInput implements Input
 {
     public const MOST = 40;
 
+    private AmountInput $each;
     private Interval $possible;
 
-    /** @param list<float> $default in the unit of the numbers in JSON */
-    public function __construct(private Measure $measure, Unit $unit, float $least, float $most, private array $default = [])
+    public function __construct(private Measure $measure, Unit $unit, float $least, float $most)
     {
+        $this->each = AmountInput::of($measure, $unit, $least, $most);
         $this->possible = new Interval($least, $most, $unit);
     }
 
@@ -32,28 +33,19 @@ final readonly class AmountsInput implements Input
             'type' => 'array',
             'maxItems' => self::MOST,
             'items' => ['type' => 'number', 'minimum' => $this->possible->least, 'maximum' => $this->possible->most],
-            'default' => $this->default,
+            'default' => [],
         ];
     }
 
     /** @return list<Quantity> */
     public function read(mixed $json): array
     {
-        $json ??= $this->default;
+        $json ??= [];
         if (!\is_array($json) || !array_is_list($json) || \count($json) > self::MOST) {
             throw new UnreadableInput(\sprintf('a list of up to %d numbers is wanted.', self::MOST));
         }
 
-        return array_map(function (mixed $number): Quantity {
-            if (!\is_int($number) && !\is_float($number)) {
-                throw new UnreadableInput('numbers are wanted.');
-            }
-            if (!($number >= $this->possible->least && $number <= $this->possible->most)) {
-                throw new UnreadableInput(\sprintf('%s %s, allowed %s to %s.', $number, $this->possible->unit->symbol(), $this->possible->least, $this->possible->most));
-            }
-
-            return $this->measure->quantity()::of((float) $number, $this->possible->unit);
-        }, $json);
+        return array_map(fn (mixed $number): Quantity => $this->each->read($number) ?? throw new UnreadableInput('numbers are wanted.'), $json);
     }
 
     /** @return list<float> */
@@ -73,11 +65,11 @@ final readonly class AmountsInput implements Input
     /** @return list<Quantity> */
     public function default(): array
     {
-        return $this->read(null);
+        return [];
     }
 
     public function field(Quantities $quantities, ChipChoices $choices): array
     {
-        return [AmountsType::class, ['measure' => $this->measure, 'possible' => $this->possible->in($quantities->unit($this->measure)), 'most' => self::MOST]];
+        return [AmountType::class, ['measure' => $this->measure, 'possible' => $this->possible->in($quantities->unit($this->measure)), 'most' => self::MOST, 'attr' => ['autocomplete' => 'off']]];
     }
 }
