@@ -57,7 +57,7 @@ final class CalcController extends AbstractController
     {
         $calculation = $this->named($name);
         $looked = null === $job ? [] : $this->forms->looked($calculation, $job);
-        $form = $this->forms->form($calculation, $looked, $job?->getSchools() ?? []);
+        $form = $this->forms->form($calculation, $looked, $job);
         // Opened bare, the page answers with what it knows already; complete or not, nothing is refused yet.
         $given = $request->query->all();
         if ([] !== $given) {
@@ -74,7 +74,7 @@ final class CalcController extends AbstractController
         $key = $taps->check($request);
         $calculation = $this->named($name);
         $looked = $this->forms->looked($calculation, $job);
-        $form = $this->forms->form($calculation, $looked, $job->getSchools());
+        $form = $this->forms->form($calculation, $looked, $job);
         $form->submit(array_intersect_key($request->getPayload()->all(), iterator_to_array($form)));
         $answer = $this->forms->answer($calculation, $form);
         if (!$answer instanceof Answer) {

@@ -9,6 +9,7 @@ use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Show\Reader;
 use AwakeShed\App\Spec\SpecBook;
+use AwakeShed\Core\Cylinder\Release;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Spec\Looked;
 use Symfony\Component\Form\FormFactoryInterface;
@@ -25,19 +26,18 @@ final readonly class CalcForms
     }
 
     /**
-     * @param array<string, Looked> $looked  what the spec book fills in, by input
-     * @param array<string, string> $schools that a job follows, by question
+     * @param array<string, Looked> $looked what the spec book fills in, by input
      *
      * @return FormInterface<array<string, mixed>>
      */
-    public function form(Calculation $calculation, array $looked, array $schools = []): FormInterface
+    public function form(Calculation $calculation, array $looked, ?Job $job): FormInterface
     {
         $values = [];
         foreach ($calculation->inputs() as $name => $input) {
             $values[$name] = match (true) {
                 isset($looked[$name]) => $input->read($looked[$name]->value->amount),
-                $input instanceof ChoiceInput && isset($schools[$input->question ?? '']) => $input->read($schools[$input->question ?? '']),
                 self::WIRES === $name => $this->reader->wires(),
+                null !== $job && $input instanceof ChoiceInput => self::chosen($input, $job),
                 default => $input->default(),
             };
         }
@@ -141,5 +141,17 @@ final readonly class CalcForms
         $value = $chip->getConfig()->getOption('value');
 
         return \is_string($value) ? $value : null;
+    }
+
+    /** What the job says already: the school it follows, or how its machine is built. */
+    private static function chosen(ChoiceInput $input, Job $job): \BackedEnum
+    {
+        $school = $job->getSchools()[$input->question ?? ''] ?? null;
+
+        return match (true) {
+            null !== $school => $input->read($school),
+            $input->default() instanceof Release => Release::of($job->getMachine()->facts()),
+            default => $input->default(),
+        };
     }
 }

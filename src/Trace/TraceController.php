@@ -276,7 +276,7 @@ final class TraceController extends AbstractController
     {
         $calculation = $this->calculations->named($trace->getKind()->calculation()) ?? throw new \LogicException('A trace has its calculation.');
         $job = $trace->getJob();
-        $form = $this->forms->form($calculation, null === $job ? [] : $this->forms->looked($calculation, $job));
+        $form = $this->forms->form($calculation, null === $job ? [] : $this->forms->looked($calculation, $job), $job);
         $given = $request->isMethod('POST') ? $request->getPayload()->all() : $request->query->all();
         $given = array_intersect_key($given, iterator_to_array($form));
         if ([] !== $given) {

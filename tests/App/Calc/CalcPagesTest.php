@@ -128,6 +128,9 @@ final class CalcPagesTest extends ShedTestCase
         $job->follow('jet_drilling', 'next_size_up');
         self::entities()->flush();
         self::assertNotNull($this->browser->request('GET', $address)->filter('input[name=school][value=next_size_up]')->attr('checked'));
+        // And the machine's own build, where it is known.
+        $trimmer = $this->job(MachineKind::TwoStrokeHandTool);
+        self::assertNotNull($this->browser->request('GET', '/jobs/'.$trimmer->getId().'/bench/compression')->filter('input[name=release][value=two_stroke]')->attr('checked'));
     }
 
     public function testAnAnswerGoesIntoTheRecordWithWhatItWasWorkedOutFrom(): void
