@@ -84,7 +84,7 @@ final readonly class Beta
         [$low, $high] = [0.0, 1.0];
         $x = $this->mean();
         // Newton's step where it stays between the bounds, else half of what is left: fast, and never lost.
-        for ($step = 0; $step < 100 && $high - $low > 1e-14; ++$step) {
+        for ($step = 0; $step < 100 && $high - $low > 1e-12; ++$step) {
             $off = $this->cumulative($x) - $probability;
             [$low, $high] = $off < 0.0 ? [$x, $high] : [$low, $x];
             $slope = $this->density($x);
@@ -92,7 +92,7 @@ final readonly class Beta
             if (!($next > $low && $next < $high)) {
                 $next = ($low + $high) / 2;
             }
-            if (abs($next - $x) < 1e-14) {
+            if (abs($next - $x) < 1e-12) {
                 return $next;
             }
             $x = $next;

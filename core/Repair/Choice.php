@@ -56,7 +56,8 @@ final readonly class Choice
             $cost = Way::Replace === $way->way
                 ? $replacing
                 : static fn (float $p): Money => self::outlay($way, $wage)->plus($mean->plus($comeback)->times(1 - $p));
-            $costs[] = new WayCost($way, $cost($way->odds->mean()), $cost($way->odds->quantile(1 - self::TAIL)), $cost($way->odds->quantile(self::TAIL)));
+            [$least, $most] = [$way->odds->quantile(self::TAIL), $way->odds->quantile(1 - self::TAIL)];
+            $costs[] = new WayCost($way, $cost($way->odds->mean()), $cost($most), $cost($least), $least, $most);
         }
         usort($costs, static fn (WayCost $one, WayCost $other): int => $one->expected->inDollars() <=> $other->expected->inDollars());
 

@@ -15,6 +15,9 @@ final readonly class WayCost
         /** At the odds that are not exceeded with 90 %, and with 10 %: cheap and dear end of the 80 % interval. */
         public Money $least,
         public Money $most,
+        /** Where the middle 80 % of what is believed of its working lie. */
+        public float $oddsLeast,
+        public float $oddsMost,
     ) {
     }
 }

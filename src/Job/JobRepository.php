@@ -80,8 +80,9 @@ final class JobRepository extends ServiceEntityRepository
     {
         /** @var Job|null $job */
         $job = $this->createQueryBuilder('job')
-            ->addSelect('machine', 'person')
+            ->addSelect('machine', 'person', 'spec')
             ->innerJoin('job.machine', 'machine')
+            ->leftJoin('machine.spec', 'spec')
             ->innerJoin('job.takenInBy', 'person')
             ->where('job.id = :id')->setParameter('id', $id)
             ->getQuery()->getOneOrNullResult();

@@ -9,7 +9,7 @@ use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
 use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** Fetches the job of an address, with its machine, in one query. */
+/** Fetches the job of an address, with its machine and that one’s page of the spec book, in one query. */
 final readonly class JobResolver implements ValueResolverInterface
 {
     /** A job's number in a route: what fits the database's integer. */

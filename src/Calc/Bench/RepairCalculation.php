@@ -101,8 +101,8 @@ final class RepairCalculation implements Calculation
                 Figure::amount($name.'_cost_least', $cost->least, MoneyUnit::Dollar, Measure::Price),
                 Figure::amount($name.'_cost_most', $cost->most, MoneyUnit::Dollar, Measure::Price),
                 Figure::share($name.'_odds', $cost->way->odds->mean(), 0),
-                Figure::share($name.'_odds_least', $cost->way->odds->quantile(0.1), 0),
-                Figure::share($name.'_odds_most', $cost->way->odds->quantile(0.9), 0),
+                Figure::share($name.'_odds_least', $cost->oddsLeast, 0),
+                Figure::share($name.'_odds_most', $cost->oddsMost, 0),
             ];
             if (Way::Replace !== $cost->way->way) {
                 $figures[] = Figure::share($name.'_break_even', max(0.0, $choice->breakEven($cost->way)), 0);
