@@ -5,6 +5,8 @@ project=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 run=${SHED_RUN_DIR:-$project/run}
 case $run in /*) ;; *) run=$project/$run ;; esac
 export SHED_RUN_DIR=$run
+# The run folder says where things are; what a caller's shell still holds of another one must not.
+unset DATABASE_URL APP_SECRET SHED_GAUGE
 http_port=${SHED_HTTP_PORT:-8420}
 db_port=${SHED_DB_PORT:-8421}
 gauge_port=${SHED_GAUGE_PORT:-8422}

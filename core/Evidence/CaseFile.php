@@ -51,6 +51,17 @@ final readonly class CaseFile
         return false;
     }
 
+    public function wasPutRight(string $fault): bool
+    {
+        foreach ($this->events as $event) {
+            if ($event instanceof PutRight && $event->fault === $fault) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function with(Finding|PutRight $event): self
     {
         return new self($this->machine, [...$this->events, $event], $this->schools, $this->jars, $this->extras);

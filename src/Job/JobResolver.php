@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
+use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
 use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Fetches the job of an address, with its machine and that one’s page of the spec book, in one query. */
+#[AutoconfigureTag('controller.argument_value_resolver', ['priority' => 150])]
 final readonly class JobResolver implements ValueResolverInterface
 {
     /** A job's number in a route: what fits the database's integer. */

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Diagnosis;
+
+/**
+ * What a test shows, of a sound machine and of each fault by itself. Several faults at once show the most alarming of
+ * what each would show (noisy-max, F. J. Díez 1993, published): so the chance that a test shows no more than an outcome
+ * is a product over the faults that are there.
+ */
+final readonly class TestModel
+{
+    /**
+     * @param list<string>               $outcomes the least alarming first
+     * @param list<float>                $sound    chance that a sound machine shows no more than each
+     * @param array<string, list<float>> $causes   fault => chance that it shows no more than each
+     */
+    private function __construct(public array $outcomes, private array $sound, public array $causes)
+    {
+    }
+
+    /**
+     * @param non-empty-array<string, float|int>      $sound share of each outcome, the least alarming first; sums to 1
+     * @param array<string, array<string, float|int>> $shows by fault, share of outcomes; the rest shows nothing
+     */
+    public static function of(array $sound, array $shows): self
+    {
+        $outcomes = array_keys($sound);
+        $below = static function (array $shares) use ($outcomes): array {
+            $above = 0.0;
+            $cumulative = [];
+            foreach (array_reverse($outcomes) as $outcome) {
+                $cumulative[] = max(0.0, 1 - $above);
+                $share = $shares[$outcome] ?? 0.0;
+                $above += is_numeric($share) ? (float) $share : 0.0;
+            }
+
+            return array_reverse($cumulative);
+        };
+
+        return new self($outcomes, $below($sound), array_map($below, $shows));
+    }
+
+    /** @return int|null its place among the outcomes; null for a word the model does not know */
+    public function place(string $outcome): ?int
+    {
+        $place = array_search($outcome, $this->outcomes, true);
+
+        return false === $place ? null : $place;
+    }
+
+    /** @return float chance that a sound machine shows no more than the outcome at this place; 0 below the first */
+    public function soundUpTo(int $place): float
+    {
+        return $place < 0 ? 0.0 : $this->sound[$place];
+    }
+
+    /** @return float chance that this fault shows no more than the outcome at this place; 1 where it shows nothing here */
+    public function upTo(string $fault, int $place): float
+    {
+        return $place < 0 ? 0.0 : ($this->causes[$fault][$place] ?? 1.0);
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Diagnosis;
+
+use AwakeShed\App\Show\Words;
+use AwakeShed\Core\Diagnosis\Assessment;
+use AwakeShed\Core\Diagnosis\Contradiction;
+use AwakeShed\Core\Diagnosis\NextTest;
+use AwakeShed\Core\Diagnosis\Reason;
+use AwakeShed\Core\Diagnosis\Suspect;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Fuel\FuelVerdict;
+use AwakeShed\Core\Gate\Blocker;
+use AwakeShed\Core\Gate\Standing;
+use AwakeShed\Core\Oil\Dilution;
+use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Units\Volume;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** Writes an assessment in the open format, "awake-shed/assessment", version 1. */
+final readonly class AssessmentFormat
+{
+    /** What is warned of at a test, by the beginning of its id. */
+    private const CAUTIONS = [
+        'jar.' => ['gasoline_vapour'], 'flow.' => ['gasoline_vapour'], 'bowl.' => ['gasoline_vapour'], 'leak.' => ['gasoline_vapour'],
+        'pull.' => ['plug_hole_spray'], 'spark.' => ['plug_hole_spray'], 'compression.' => ['plug_hole_spray'], 'prep.' => ['plug_hole_spray'],
+        'feel.' => ['pull_tray'], 'look.blade' => ['plug_lead_off'], 'crank.' => ['plug_lead_off'], 'look.belt_area' => ['plug_lead_off'],
+        'look.oil_level' => ['oil_tray'], 'recoil.' => ['recoil_spring'], 'start.' => ['running'], 'run.' => ['running'],
+    ];
+
+    public function __construct(private Words $words, private TranslatorInterface $translator)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function write(CaseFile $case, Assessment $assessment): array
+    {
+        return [
+            'format' => 'awake-shed/assessment',
+            'version' => 1,
+            'faults' => array_map(static fn (Suspect $suspect): array => [
+                'id' => $suspect->fault,
+                'probability' => round($suspect->probability, 6),
+                'because' => array_map(static fn (Reason $reason): array => ['test' => $reason->test, 'outcome' => $reason->outcome, 'log_odds' => round($reason->logOdds, 3)], $suspect->because),
+            ], $assessment->faults),
+            'next' => array_map(fn (NextTest $next): array => [
+                'test' => $next->test,
+                'minutes' => $next->minutes,
+                'expected_bits' => round($next->bits, 4),
+                'why' => $this->translator->trans('Tells most of: %faults%.', ['%faults%' => implode(', ', array_map($this->words->fault(...), $next->tells))]),
+                'cautions' => $this->cautions($next->test),
+            ], $assessment->next),
+            'blocked' => array_map(fn (string $test, array $blockers): array => [
+                'test' => $test,
+                'until' => array_column($blockers, 'until'),
+                'why' => implode(' ', array_map(fn (Blocker $blocker): string => $this->words->blocker($blocker), $blockers)),
+            ], array_keys($assessment->blocked), $assessment->blocked),
+            'contradictions' => array_map(static fn (Contradiction $contradiction): array => [
+                'claim' => $contradiction->claim,
+                'outcome' => $contradiction->outcome,
+                'against' => $contradiction->against,
+                'probability_claim_true' => round($contradiction->probability, 4),
+            ], $assessment->contradictions),
+            'verdicts' => [...$this->oil($case), ...$this->fuel($case)],
+        ];
+    }
+
+    /** @return list<string> in words */
+    private function cautions(string $test): array
+    {
+        $cautions = [];
+        foreach (self::CAUTIONS as $beginning => $ids) {
+            if (str_starts_with($test, $beginning)) {
+                $cautions = [...$cautions, ...$ids];
+            }
+        }
+
+        return array_map(fn (string $id): string => $this->translator->trans('caution.'.$id, [], 'trade'), $cautions);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function oil(CaseFile $case): array
+    {
+        $measured = $case->standing('look.oil_level')->measured ?? [];
+        $mark = $case->machine->oilMl;
+        if (null === $mark || !is_numeric($measured['drained_ml'] ?? null)) {
+            return [];
+        }
+        try {
+            $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres((float) $measured['drained_ml']), Volume::zero(), Volume::millilitres(10));
+        } catch (Refusal) {
+            // Less came out than the mark: it says nothing of gasoline.
+            return [];
+        }
+
+        return [[
+            'id' => 'oil.dilution',
+            'value' => round($dilution->fraction, 4),
+            'unit' => '1',
+            'band' => $dilution->band()->value,
+            'text' => $this->words->outcome('dilution_band', $dilution->band()->value),
+        ]];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function fuel(CaseFile $case): array
+    {
+        $verdicts = [];
+        foreach ($case->jars as $sample => $jar) {
+            $decision = FuelVerdict::of($jar, Standing::schoolOf($case))->decision->value;
+            $verdicts[] = ['id' => 'fuel.'.$sample, 'value' => $decision, 'unit' => '', 'band' => $decision, 'text' => $this->translator->trans('fuel.'.$decision, [], 'trade')];
+        }
+
+        return $verdicts;
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Diagnosis;
+
+use AwakeShed\Core\Diagnosis\Inference;
+use AwakeShed\Core\Diagnosis\Observation;
+use AwakeShed\Core\Diagnosis\TestModel;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\TestCase;
+
+/** Against the sum over every set of faults there can be. */
+final class InferenceTest extends TestCase
+{
+    public function testIsExactUpToTenAlarmingFindings(): void
+    {
+        $random = new Seeded(41);
+        for ($case = 0; $case < 25; ++$case) {
+            [$priors, $observations] = self::network($random, 8, 10);
+            $exact = self::bySumming($priors, $observations);
+            foreach (Inference::posterior($priors, $observations) as $fault => $probability) {
+                self::assertEqualsWithDelta($exact[$fault], $probability, 1e-9, "case $case, $fault");
+            }
+        }
+    }
+
+    public function testBeyondThatItIsCloseAndTheErrorIsMeasured(): void
+    {
+        $random = new Seeded(42);
+        $worst = $sum = 0.0;
+        $count = 0;
+        for ($case = 0; $case < 12; ++$case) {
+            [$priors, $observations] = self::network($random, 9, 16);
+            $exact = self::bySumming($priors, $observations);
+            foreach (Inference::posterior($priors, $observations) as $fault => $probability) {
+                $worst = max($worst, abs($exact[$fault] - $probability));
+                $sum += abs($exact[$fault] - $probability);
+                ++$count;
+            }
+        }
+        // Measured on these networks, which are denser than the trade's: 0.02 on the average.
+        self::assertLessThan(0.03, $sum / $count);
+        self::assertLessThan(0.5, $worst);
+    }
+
+    public function testTheOrderOfFindingsMeansNothing(): void
+    {
+        $random = new Seeded(43);
+        [$priors, $observations] = self::network($random, 8, 9);
+        $one = Inference::posterior($priors, $observations);
+        $other = Inference::posterior($priors, array_reverse($observations));
+        foreach ($one as $fault => $probability) {
+            self::assertEqualsWithDelta($probability, $other[$fault], 1e-12);
+        }
+    }
+
+    public function testNothingSeenLeavesThePriors(): void
+    {
+        self::assertEqualsWithDelta(['a' => 0.1, 'b' => 0.4], Inference::posterior(['a' => 0.1, 'b' => 0.4], []), 1e-12);
+    }
+
+    public function testBayesRuleByHand(): void
+    {
+        // One in ten has it; it shows in 4 of 5, and a sound machine looks so in 1 of 20. The fault shows or the machine
+        // does by itself: 0.8 + 0.2·0.05 = 0.81; 0.1·0.81/(0.1·0.81 + 0.9·0.05) = 0.642857.
+        $model = TestModel::of(['fine' => 0.95, 'bad' => 0.05], ['a' => ['bad' => 0.8]]);
+        self::assertEqualsWithDelta(0.642857, Inference::posterior(['a' => 0.1], [new Observation('t', $model, [1], [])])['a'], 1e-6);
+        // Fine in 0.2·0.95 with it: 0.1·0.19/(0.1·0.19 + 0.9·0.95) = 0.021739.
+        self::assertEqualsWithDelta(0.021739, Inference::posterior(['a' => 0.1], [new Observation('t', $model, [0], [])])['a'], 1e-6);
+        // Cured since, it explains what was seen and is believed no more than before.
+        self::assertEqualsWithDelta(0.1, Inference::posterior(['a' => 0.1], [new Observation('t', $model, [1], ['a'])])['a'], 1e-12);
+    }
+
+    /** @return array{array<string, float>, list<Observation>} */
+    private static function network(Seeded $random, int $faults, int $tests): array
+    {
+        $priors = [];
+        for ($fault = 0; $fault < $faults; ++$fault) {
+            $priors['f'.$fault] = $random->float(0.02, 0.4);
+        }
+        $observations = [];
+        for ($test = 0; $test < $tests; ++$test) {
+            $shows = [];
+            foreach (array_keys($priors) as $fault) {
+                if (1 === $random->int(1, 3)) {
+                    $some = $random->float(0.1, 0.6);
+                    $shows[$fault] = ['odd' => $some, 'bad' => $random->float(0.0, 0.95 - $some)];
+                }
+            }
+            $bad = $random->float(0.01, 0.1);
+            $odd = $random->float(0.01, 0.2);
+            $model = TestModel::of(['fine' => 1 - $bad - $odd, 'odd' => $odd, 'bad' => $bad], $shows);
+            $observations[] = new Observation('t'.$test, $model, [$random->int(0, 2)], []);
+        }
+
+        return [$priors, $observations];
+    }
+
+    /**
+     * @param array<string, float> $priors
+     * @param list<Observation>    $observations
+     *
+     * @return array<string, float>
+     */
+    private static function bySumming(array $priors, array $observations): array
+    {
+        $names = array_keys($priors);
+        $total = 0.0;
+        $with = array_fill_keys($names, 0.0);
+        for ($set = 0; $set < 2 ** \count($names); ++$set) {
+            $there = array_values(array_filter($names, static fn (int|string $name): bool => 0 !== ($set >> (int) substr((string) $name, 1) & 1)));
+            $probability = 1.0;
+            foreach ($priors as $fault => $prior) {
+                $probability *= \in_array($fault, $there, true) ? $prior : 1 - $prior;
+            }
+            foreach ($observations as $observation) {
+                $probability *= self::likelihood($observation->model, $observation->places[0], $there);
+            }
+            $total += $probability;
+            foreach ($there as $fault) {
+                $with[$fault] += $probability;
+            }
+        }
+
+        return array_map(static fn (float $sum): float => $sum / $total, $with);
+    }
+
+    /** @param list<string> $there */
+    private static function likelihood(TestModel $model, int $place, array $there): float
+    {
+        $upTo = static function (int $place) use ($model, $there): float {
+            $chance = $model->soundUpTo($place);
+            foreach ($there as $fault) {
+                $chance *= $model->upTo($fault, $place);
+            }
+
+            return $chance;
+        };
+
+        return $upTo($place) - $upTo($place - 1);
+    }
+}
