@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\Core\Units\Length;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -27,7 +28,7 @@ final class SettingsController extends AbstractController
 
         $preferences->handleRequest($request);
         if ($preferences->isSubmitted() && $preferences->isValid()) {
-            /** @var array{units: UnitSystem, look: Look, wires: list<\AwakeShed\Core\Units\Length>} $chosen */
+            /** @var array{units: UnitSystem, look: Look, wires: list<Length>} $chosen */
             $chosen = $preferences->getData();
             $member->prefer($chosen['units'], $chosen['look']);
             $member->ownWires($chosen['wires']);

@@ -20,6 +20,7 @@ use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\MonthUnit;
 use AwakeShed\Core\Units\RatioUnit;
 use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Unit;
 use AwakeShed\Core\Units\VolumeUnit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\DateType;
@@ -104,7 +105,7 @@ final class IntakeType extends AbstractType
      *
      * @return array<string, mixed>
      */
-    private function amount(string $label, Measure $measure, string $fact, \AwakeShed\Core\Units\Unit $unit): array
+    private function amount(string $label, Measure $measure, string $fact, Unit $unit): array
     {
         [$least, $most] = MachineFacts::BOUNDS[$fact];
 

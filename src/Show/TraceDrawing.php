@@ -9,6 +9,7 @@ use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Trace\TracePoint;
 use AwakeShed\Core\Units\Quantity;
+use AwakeShed\Core\Units\SpeedUnit;
 
 /** A series over time with what was found on it; however many samples there are, two a column are drawn: least and most. */
 final readonly class TraceDrawing implements Drawing
@@ -53,9 +54,9 @@ final readonly class TraceDrawing implements Drawing
     public static function ofSpeed(SpeedTrace $trace): self
     {
         $bands = $trace->series->count() > 0 && $trace->runsTo > $trace->runsFrom ? [[$trace->runsFrom, $trace->runsTo, 'run']] : [];
-        $marks = null === $trace->stepAt || null === $trace->loaded ? [] : ['load' => new TracePoint($trace->stepAt, $trace->loaded->in(\AwakeShed\Core\Units\SpeedUnit::Rpm) * 2 * \M_PI / 60)];
+        $marks = null === $trace->stepAt || null === $trace->loaded ? [] : ['load' => new TracePoint($trace->stepAt, SpeedUnit::Rpm->toSi($trace->loaded->in(SpeedUnit::Rpm)))];
 
-        return self::of('speed', Measure::GovernedSpeed, $trace->series, $marks, $bands, null === $trace->limit ? null : $trace->limit->in(\AwakeShed\Core\Units\SpeedUnit::Rpm) * 2 * \M_PI / 60, null);
+        return self::of('speed', Measure::GovernedSpeed, $trace->series, $marks, $bands, null === $trace->limit ? null : SpeedUnit::Rpm->toSi($trace->limit->in(SpeedUnit::Rpm)), null);
     }
 
     public function template(): string

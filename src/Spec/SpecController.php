@@ -12,16 +12,19 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\LookedIn;
 use AwakeShed\Core\Spec\SpecFigure;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -73,7 +76,7 @@ final class SpecController extends AbstractController
     {
         $key = $taps->check($request);
         $upload = $request->files->get('file');
-        $text = $upload instanceof \Symfony\Component\HttpFoundation\File\UploadedFile && $upload->isValid() && $upload->getSize() <= self::MOST_BYTES ? $upload->getContent() : '';
+        $text = $upload instanceof UploadedFile && $upload->isValid() && $upload->getSize() <= self::MOST_BYTES ? $upload->getContent() : '';
         try {
             if ('' === $text) {
                 throw new UnreadableSpecs([new SpecProblem('', $this->translator->trans('There is no file, or it is larger than 4 MB.'))]);
@@ -186,11 +189,11 @@ final class SpecController extends AbstractController
     }
 
     /** @throws StalePage when somebody saved it meanwhile */
-    private function save(?SpecPage $page, SpecPageInput $input, \AwakeShed\App\Once\RequestKey $key, Member $member): void
+    private function save(?SpecPage $page, SpecPageInput $input, RequestKey $key, Member $member): void
     {
         $this->once->run($key, $member, function () use ($page, $input): null {
             if (null !== $page) {
-                $this->entities->lock($page, \Doctrine\DBAL\LockMode::PESSIMISTIC_WRITE);
+                $this->entities->lock($page, LockMode::PESSIMISTIC_WRITE);
                 $this->entities->refresh($page);
                 if ($page->getVersion() !== $input->version) {
                     throw new StalePage();

@@ -35,6 +35,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -271,7 +272,7 @@ final class TraceController extends AbstractController
         ], new Response(status: null === $refusal ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
-    /** @return array{Calculation, \Symfony\Component\Form\FormInterface<array<string, mixed>>} */
+    /** @return array{Calculation, FormInterface<array<string, mixed>>} */
     private function reading(Trace $trace, Request $request): array
     {
         $calculation = $this->calculations->named($trace->getKind()->calculation()) ?? throw new \LogicException('A trace has its calculation.');
@@ -286,8 +287,8 @@ final class TraceController extends AbstractController
         return [$calculation, $form];
     }
 
-    /** @param \Symfony\Component\Form\FormInterface<array<string, mixed>> $form */
-    private function answer(Trace $trace, Calculation $calculation, \Symfony\Component\Form\FormInterface $form): Answer|Refusal|null
+    /** @param FormInterface<array<string, mixed>> $form */
+    private function answer(Trace $trace, Calculation $calculation, FormInterface $form): Answer|Refusal|null
     {
         $unit = $trace->getKind()->units()[0];
         $more = ['csv' => SeriesFile::of($trace->series(), $unit)];

@@ -8,7 +8,9 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Calculations;
+use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\SeriesInput;
+use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -192,7 +194,7 @@ final class CalcPagesTest extends ShedTestCase
         $this->signIn(Role::Apprentice);
         $job = $this->job();
         $fields = ['displacement_cc' => '160', 'compression_ratio' => '8.5', 'liquid_ml' => '5', 'drops_per_minute' => '6', 'drop_ml' => '0.025'];
-        $key = \AwakeShed\App\Once\RequestKey::fresh()->value;
+        $key = RequestKey::fresh()->value;
         $this->post('/jobs/'.$job->getId().'/bench/hydrolock', $fields, $key);
         $this->post('/jobs/'.$job->getId().'/bench/hydrolock', $fields, $key);
         self::assertCount(1, $this->record($this->again($job))->entries);
@@ -212,7 +214,7 @@ final class CalcPagesTest extends ShedTestCase
             foreach ($calculation->inputs() as $input => $wanted) {
                 $values[$input] = $wanted->read($inputs[$input] ?? null);
             }
-            foreach ($calculation->run(new \AwakeShed\App\Calc\Given($values))->findings as $finding) {
+            foreach ($calculation->run(new Given($values))->findings as $finding) {
                 $vocabulary->check($finding);
                 ++$found;
             }

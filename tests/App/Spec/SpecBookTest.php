@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Spec;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Spec\SpecBookFile;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Spec\SpecPageRepository;
@@ -148,7 +149,7 @@ final class SpecBookTest extends ShedTestCase
         $this->browser->submit($form);
         self::assertResponseRedirects();
         $form['spec_page[rows][oil_ml][amount]'] = '700 mL';
-        $form['spec_page[request_key]'] = \AwakeShed\App\Once\RequestKey::fresh()->value;
+        $form['spec_page[request_key]'] = RequestKey::fresh()->value;
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(422);
         $this->assertSays('Somebody else saved this page');
@@ -172,6 +173,6 @@ final class SpecBookTest extends ShedTestCase
         $path = (string) tempnam(sys_get_temp_dir(), 'spec');
         file_put_contents($path, $text);
         $token = $this->token();
-        $this->browser->request('POST', '/spec/import', ['_token' => $token, 'request_key' => \AwakeShed\App\Once\RequestKey::fresh()->value], ['file' => new UploadedFile($path, 'book.csv', test: true)]);
+        $this->browser->request('POST', '/spec/import', ['_token' => $token, 'request_key' => RequestKey::fresh()->value], ['file' => new UploadedFile($path, 'book.csv', test: true)]);
     }
 }

@@ -8,9 +8,11 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Device\Gauge\Gauge;
 use AwakeShed\App\Device\Gauge\GaugeReading;
 use AwakeShed\App\Device\Gauge\SilentGauge;
+use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Trace\Recording;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Trace\TraceKind;
+use AwakeShed\App\Trace\TraceLine;
 use AwakeShed\App\Trace\TraceRepository;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
@@ -19,6 +21,7 @@ use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Units\PressureUnit;
 use AwakeShed\Tests\App\ShedTestCase;
 use AwakeShed\Tests\Core\Trace\Shapes;
+use Symfony\Component\DomCrawler\Crawler;
 
 final class TracePagesTest extends ShedTestCase
 {
@@ -182,7 +185,7 @@ final class TracePagesTest extends ShedTestCase
     public function testTwoTapsBeginOneRecording(): void
     {
         $this->signIn();
-        $key = \AwakeShed\App\Once\RequestKey::fresh()->value;
+        $key = RequestKey::fresh()->value;
         $this->post('/traces/speed/record', ['play' => 'surge'], $key);
         $first = $this->browser->getResponse()->headers->get('Location');
         $this->post('/traces/speed/record', ['play' => 'surge'], $key);
@@ -191,7 +194,7 @@ final class TracePagesTest extends ShedTestCase
     }
 
     /** @param array<string, string> $more */
-    private function import(string $address, string $text, array $more = []): \Symfony\Component\DomCrawler\Crawler
+    private function import(string $address, string $text, array $more = []): Crawler
     {
         $page = $this->post($address.'/import', ['csv' => $text] + $more);
 
@@ -207,7 +210,7 @@ final class TracePagesTest extends ShedTestCase
         return $trace;
     }
 
-    /** @return list<\AwakeShed\App\Trace\TraceLine> */
+    /** @return list<TraceLine> */
     private function traces(TraceKind $kind = TraceKind::Needle): array
     {
         return self::service(TraceRepository::class)->latest($kind, null);
