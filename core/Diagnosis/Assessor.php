@@ -21,7 +21,7 @@ final readonly class Assessor
     private const CONTRADICTED = 0.7;
 
     /** So many times its prior a fault counts as raised by the findings. */
-    private const RAISED = 1.5;
+    private const RAISED = 2.0;
     private const BACKGROUND = 0.3;
 
     private const REASONS = 6;

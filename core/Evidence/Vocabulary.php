@@ -36,13 +36,13 @@ final readonly class Vocabulary
     {
         /** @var array{tests: list<array{id: string, stage: string, minutes: float|int, outcomes: list<string>|'number', after: list<string>}>, faults: list<array{id: string, name: string}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>} $open */
         $open = self::decode('vocabulary.json');
-        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>} $house */
+        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, after: list<array{tests: list<string>, looks: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>} $house */
         $house = self::decode('house-rules.json');
 
         $tests = [];
         foreach ($open['tests'] as $test) {
             $outcomes = 'number' === $test['outcomes'] ? null : $test['outcomes'];
-            $tests[$test['id']] = new TestDefinition($test['id'], $test['stage'], $test['minutes'], $outcomes, $test['after']);
+            $tests[$test['id']] = new TestDefinition($test['id'], $test['stage'], $test['minutes'], $outcomes, array_values(array_unique([...$test['after'], ...self::looksBefore($test['id'], $house['after'])])));
         }
 
         return new self(
@@ -131,6 +131,23 @@ final readonly class Vocabulary
         }
 
         return true;
+    }
+
+    /**
+     * @param list<array{tests: list<string>, looks: list<string>}> $rules
+     *
+     * @return list<string> looks the house wants made before a test, beside the vocabulary's own
+     */
+    private static function looksBefore(string $test, array $rules): array
+    {
+        $looks = [];
+        foreach ($rules as $rule) {
+            if (TestPattern::matchesAny($rule['tests'], $test)) {
+                $looks = [...$looks, ...$rule['looks']];
+            }
+        }
+
+        return $looks;
     }
 
     /**

@@ -22,15 +22,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** Writes an assessment in the open format, "awake-shed/assessment", version 1. */
 final readonly class AssessmentFormat
 {
-    /** What is warned of at a test, by the beginning of its id. */
-    private const CAUTIONS = [
-        'jar.' => ['gasoline_vapour'], 'flow.' => ['gasoline_vapour'], 'bowl.' => ['gasoline_vapour'], 'leak.' => ['gasoline_vapour'],
-        'pull.' => ['plug_hole_spray'], 'spark.' => ['plug_hole_spray'], 'compression.' => ['plug_hole_spray'], 'prep.' => ['plug_hole_spray'],
-        'feel.' => ['pull_tray'], 'look.blade' => ['plug_lead_off'], 'crank.' => ['plug_lead_off'], 'look.belt_area' => ['plug_lead_off'],
-        'look.oil_level' => ['oil_tray'], 'recoil.' => ['recoil_spring'], 'start.' => ['running'], 'run.' => ['running'],
-    ];
-
-    public function __construct(private Words $words, private TranslatorInterface $translator)
+    public function __construct(private Words $words, private TranslatorInterface $translator, private Cautions $cautions)
     {
     }
 
@@ -50,7 +42,7 @@ final readonly class AssessmentFormat
                 'minutes' => $next->minutes,
                 'expected_bits' => round($next->bits, 4),
                 'why' => $this->translator->trans('Tells most of: %faults%.', ['%faults%' => implode(', ', array_map($this->words->fault(...), $next->tells))]),
-                'cautions' => $this->cautions($next->test),
+                'cautions' => $this->cautions->before($next->test),
             ], $assessment->next),
             'blocked' => array_map(fn (string $test, array $blockers): array => [
                 'test' => $test,
@@ -65,19 +57,6 @@ final readonly class AssessmentFormat
             ], $assessment->contradictions),
             'verdicts' => [...$this->oil($case), ...$this->fuel($case)],
         ];
-    }
-
-    /** @return list<string> in words */
-    private function cautions(string $test): array
-    {
-        $cautions = [];
-        foreach (self::CAUTIONS as $beginning => $ids) {
-            if (str_starts_with($test, $beginning)) {
-                $cautions = [...$cautions, ...$ids];
-            }
-        }
-
-        return array_map(fn (string $id): string => $this->translator->trans('caution.'.$id, [], 'trade'), $cautions);
     }
 
     /** @return list<array<string, mixed>> */

@@ -103,6 +103,7 @@ final class FindingController extends AbstractController
         return match ($this->taps->text($request, 'back')) {
             'gates' => $this->redirectToRoute('gates', ['job' => $job->getId(), '_fragment' => 'gate-'.$this->taps->text($request, 'gate')], Response::HTTP_SEE_OTHER),
             'tank', 'bowl' => $this->redirectToRoute('fuel', ['job' => $job->getId(), 'sample' => $this->taps->text($request, 'back')], Response::HTTP_SEE_OTHER),
+            'likely' => $this->redirectToRoute('likely', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
             'history' => $this->redirectToRoute('job_history', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
             default => $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
         };

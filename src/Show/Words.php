@@ -49,6 +49,20 @@ final readonly class Words
         return $this->trade('fault.'.$id) ?? $this->vocabulary->faults[$id] ?? self::spelledOut($id);
     }
 
+    /** A probability as people say it, with its per cent. */
+    public function chance(float $probability): string
+    {
+        $word = match (true) {
+            $probability >= 0.9 => 'almost certain',
+            $probability >= 0.65 => 'likely',
+            $probability >= 0.35 => 'may well be',
+            $probability >= 0.15 => 'possible',
+            default => 'unlikely',
+        };
+
+        return $this->translator->trans($word).', '.$this->translator->trans('%percent% %', ['%percent%' => (string) round(100 * $probability)]);
+    }
+
     /** Why a hold closes what it closes, in a sentence. */
     public function hold(string $id): string
     {

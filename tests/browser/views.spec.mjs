@@ -2,7 +2,7 @@ import { test, expect, signIn, pick, expectAccessible } from './shed.mjs';
 
 const views = ['/', '/?stand=handed_back', '/?find=nothing-like-it', '/take-in', '/jobs/9', '/jobs/9/gates', '/jobs/9/fuel/tank', '/jobs/9/fuel/bowl', '/jobs/9/history', '/jobs/9/machine', '/jobs/9/waste', '/waste', '/import', '/me', '/people', '/keys', '/nowhere',
     '/bench', '/jobs/9/bench', '/bench/hydrolock?displacement_cc=160&compression_ratio=8.5&liquid_ml=28&drops_per_minute=6&drop_ml=0.025', '/bench/flush-plan?dilution=40&mark_ml=600&left_share=30&target=2&not_boiled_share=100&at_least=2&minutes_each=30',
-    '/bench/repair', '/bench/hydrolock?displacement_cc=-3', '/jobs/9/bench/valve-lash', '/spec', '/spec/1', '/jobs/9/spec', '/traces/needle', '/jobs/9/traces/speed', '/traces/1'];
+    '/bench/repair', '/bench/hydrolock?displacement_cc=-3', '/jobs/9/bench/valve-lash', '/spec', '/spec/1', '/jobs/9/spec', '/traces/needle', '/jobs/9/traces/speed', '/traces/1', '/jobs/8/likely'];
 
 test('the sign-in page is accessible', async ({ page }) => {
     await page.goto('/sign-in');

@@ -158,6 +158,8 @@ final class AssessorTest extends TestCase
                 ++$suggested;
                 self::assertArrayNotHasKey($next->test, $assessment->blocked);
                 self::assertFalse(str_starts_with($next->test, 'claim.'));
+                $isTurned = 1 === preg_match('/^(start|run)\./', $next->test);
+                self::assertFalse($isTurned && [] !== array_diff(['look.air_filter', 'feel.pull'], array_keys($findings)) && 'start.electric' !== $next->test, $next->test.' before anybody looked into the air filter and felt the pull');
                 $gasInside = \in_array($findings['look.oil_smell'] ?? '', ['gas'], true) || \in_array($findings['pull.ejecta'] ?? '', ['gas', 'mixture'], true);
                 self::assertFalse($gasInside && 'two_stroke' !== (new MachineFacts($kind))->cycle->value && 1 === preg_match($turning, $next->test), $next->test.' with gas in oil or cylinder');
             }

@@ -72,10 +72,18 @@ final class GatekeeperTest extends TestCase
         self::assertSame(['house.oil_black'], self::until($case, 'start.plain'));
     }
 
+    public function testAnEngineIsRunOnlyWhereItMightBeStarted(): void
+    {
+        $case = self::mower(Finding::observed('look.oil_level', 'at_mark'));
+        self::assertSame(['look.air_filter', 'feel.pull'], self::until($case, 'run.steady'));
+        self::assertSame(['look.air_filter', 'feel.pull'], self::until($case->with(Finding::observed('start.bypass', 'nothing')), 'start.bypass_repeat'));
+    }
+
     public function testAFrozenPumpIsNotThawedByTurningTheWaterOn(): void
     {
         $case = new CaseFile(new MachineFacts(MachineKind::PressureWasher), [
-            Finding::observed('look.oil_level', 'at_mark'), Finding::observed('pump.state', 'frozen_or_cracked'), Finding::observed('gate.water_supply', 'on'),
+            Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.air_filter', 'clean'), Finding::observed('feel.pull', 'normal'),
+            Finding::observed('pump.state', 'frozen_or_cracked'), Finding::observed('gate.water_supply', 'on'),
         ]);
         self::assertSame(['hold.water'], self::until($case, 'run.steady'));
         self::assertSame([], self::until($case->with(Finding::observed('pump.state', 'turns')), 'run.steady'));
