@@ -60,7 +60,8 @@ final readonly class Words
             default => 'unlikely',
         };
 
-        return $this->translator->trans($word).', '.$this->translator->trans('%percent% %', ['%percent%' => (string) round(100 * $probability)]);
+        // Rough odds never make a certainty.
+        return $this->translator->trans($word).', '.$this->translator->trans('%percent% %', ['%percent%' => $probability > 0.99 ? '> 99' : (string) round(100 * $probability)]);
     }
 
     /** Why a hold closes what it closes, in a sentence. */
