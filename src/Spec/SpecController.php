@@ -16,7 +16,6 @@ use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\LookedIn;
 use AwakeShed\Core\Spec\SpecFigure;
-use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -88,10 +87,10 @@ final class SpecController extends AbstractController
         $this->once->run($key, $member, function () use ($read): null {
             $known = [];
             foreach ($this->pages->byName() as $page) {
-                $known[mb_strtolower($page->getName())] = $page;
+                $known[self::keyOf($page->getName())] = $page;
             }
             foreach ($read as $name => ['kind' => $kind, 'values' => $values]) {
-                $page = $known[mb_strtolower((string) $name)] ?? new SpecPage((string) $name, $kind);
+                $page = $known[self::keyOf((string) $name)] ??= new SpecPage((string) $name, $kind);
                 $page->call($page->getName(), $kind ?? $page->getKind());
                 // Figures the file is silent about stay.
                 $page->write([...$page->values(), ...$values]);
@@ -151,7 +150,7 @@ final class SpecController extends AbstractController
     {
         $form = $this->createForm(SpecPageType::class, $input);
         $form->handleRequest($request);
-        if ($form->isSubmitted() && $form->isValid() && $this->areInOrder($form, $input)) {
+        if ($form->isSubmitted() && $form->isValid() && $this->areInOrder($form, $input) && $this->isNameFree($form, $input, $page)) {
             try {
                 $this->save($page, $input, RequestKeyExtension::keyOf($form), $member);
                 $this->addFlash('said', 'Saved.');
@@ -159,8 +158,6 @@ final class SpecController extends AbstractController
                 return $this->redirectToRoute('spec', status: Response::HTTP_SEE_OTHER);
             } catch (StalePage) {
                 $form->addError(new FormError($this->translator->trans('Somebody else saved this page while you were typing. Yours is kept below: open the page anew beside it and compare.')));
-            } catch (UniqueConstraintViolationException) {
-                $form->get('name')->addError(new FormError($this->translator->trans('There is a page of this name.')));
             }
         }
 
@@ -186,6 +183,28 @@ final class SpecController extends AbstractController
         }
 
         return true;
+    }
+
+    /** Names that the database takes for the same, it too being blind to case and accents. */
+    private static function keyOf(string $name): string
+    {
+        return (string) transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', trim($name));
+    }
+
+    /**
+     * Asked before it is written: a name refused by the database would take the whole unit of work with it.
+     *
+     * @param FormInterface<SpecPageInput> $form
+     */
+    private function isNameFree(FormInterface $form, SpecPageInput $input, ?SpecPage $page): bool
+    {
+        $other = $this->pages->named((string) $input->name);
+        $isFree = null === $other || $other === $page;
+        if (!$isFree) {
+            $form->get('name')->addError(new FormError($this->translator->trans('There is a page of this name.')));
+        }
+
+        return $isFree;
     }
 
     /** @throws StalePage when somebody saved it meanwhile */

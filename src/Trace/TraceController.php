@@ -26,8 +26,11 @@ use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Running\Alternator;
 use AwakeShed\Core\Running\BladeTip;
 use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Trace\SeriesFile;
+use AwakeShed\Core\Trace\UnreadableSeries;
 use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\DecimalText;
 use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\SpeedUnit;
@@ -85,11 +88,10 @@ final class TraceController extends AbstractController
         $key = $this->taps->check($request);
         $upload = $request->files->get('file');
         $pasted = $request->getPayload()->getString('csv');
-        [$text, $name] = $upload instanceof UploadedFile && $upload->isValid()
-            ? [$upload->getSize() <= self::MOST_BYTES ? $upload->getContent() : '', $upload->getClientOriginalName()]
-            : [\strlen($pasted) <= self::MOST_BYTES ? $pasted : '', $this->translator->trans('typed in')];
+        $name = $upload instanceof UploadedFile ? $upload->getClientOriginalName() : $this->translator->trans('typed in');
         try {
-            $poles = $request->getPayload()->getInt('poles', 2);
+            $text = $upload instanceof UploadedFile ? self::contentOf($upload) : $pasted;
+            $poles = DecimalText::parse($request->getPayload()->getString('poles', '2'));
             $file = SeriesFile::parse(mb_scrub($text), TraceKind::Speed === $kind ? [...SpeedUnit::cases(), ...FrequencyUnit::cases()] : $kind->units());
             $series = TraceKind::Speed === $kind ? Alternator::of(Count::each($poles))->speeds($file) : $file->series;
         } catch (Refusal $refusal) {
@@ -300,6 +302,16 @@ final class TraceController extends AbstractController
         }
 
         return $this->forms->answer($calculation, $form, $more);
+    }
+
+    /** @throws UnreadableSeries when it is larger than any series */
+    private static function contentOf(UploadedFile $upload): string
+    {
+        if (!$upload->isValid() || $upload->getSize() > self::MOST_BYTES) {
+            throw UnreadableSeries::tooLong(Series::MOST_SAMPLES);
+        }
+
+        return $upload->getContent();
     }
 
     private function mayRecord(Trace $trace, Member $member): void

@@ -64,6 +64,10 @@ final class SpecBookTest extends ShedTestCase
         $again = self::service(SpecPageRepository::class)->byName();
         self::assertCount(2, $again);
         self::assertSame(['oil_ml', 'tank_ml', 'lash_least_mm'], array_keys($again[0]->values()));
+        // What the database takes for one name is one page, within a file as well.
+        $this->import("page,figure,amount\nCafé,oil_ml,500\nCAFE,tank_ml,900\n");
+        self::assertResponseRedirects('/spec');
+        self::assertSame(['oil_ml', 'tank_ml'], array_keys((self::service(SpecPageRepository::class)->named('cafe') ?? self::fail())->values()));
     }
 
     public function testOneBadRowAndNothingIsReadInButEveryRowIsNamed(): void
@@ -155,6 +159,20 @@ final class SpecBookTest extends ShedTestCase
         $this->assertSays('Somebody else saved this page');
         self::entities()->clear();
         self::assertSame(600.0, (self::service(SpecPageRepository::class)->named('Shared') ?? self::fail())->values()['oil_ml']->amount);
+    }
+
+    public function testANameThatIsTakenIsSaidAndNothingTypedIsLost(): void
+    {
+        $this->signIn();
+        self::entities()->persist(new SpecPage('Taken', null));
+        self::entities()->flush();
+        $form = $this->browser->request('GET', '/spec/new')->filter('main')->selectButton('Save')->form();
+        $form['spec_page[name]'] = ' taken';
+        $form['spec_page[rows][oil_ml][amount]'] = '600 mL';
+        $this->browser->submit($form);
+        self::assertResponseStatusCodeSame(422);
+        $this->assertSays('There is a page of this name.');
+        self::assertSelectorExists('input[value="600 mL"]');
     }
 
     public function testAnApprenticeReadsAndDoesNotWrite(): void

@@ -61,8 +61,11 @@ final class TracePagesTest extends ShedTestCase
         $hertz = "t [s],f [Hz]\n".implode("\n", array_map(static fn (int $n): string => 0.1 * $n.',60', range(0, 200)));
         $page = $this->import('/traces/speed', $hertz, ['poles' => '4']);
         self::assertSame('1800', $page->filter('[data-figure="mean_rpm"]')->attr('data-plain') ?? '');
-        $this->import('/traces/speed', $hertz, ['poles' => '3']);
-        self::assertResponseStatusCodeSame(422);
+        foreach (['3' => 'poles, in pairs', 'two' => '“two” is not a number', '2.5' => 'poles, in pairs'] as $poles => $said) {
+            $this->import('/traces/speed', $hertz, ['poles' => (string) $poles]);
+            self::assertResponseStatusCodeSame(422);
+            $this->assertSays($said);
+        }
     }
 
     public function testOfAJobItGoesIntoTheRecord(): void
