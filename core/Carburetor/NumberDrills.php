@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Carburetor;
 
+use AwakeShed\Core\Table;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
 
@@ -18,7 +19,7 @@ final readonly class NumberDrills
     public static function shipped(): self
     {
         /** @var array{inches: non-empty-array<int, float>} $data */
-        $data = json_decode((string) file_get_contents(__DIR__.'/data/number-drills.json'), true, 8, \JSON_THROW_ON_ERROR);
+        $data = Table::read(__DIR__.'/data/number-drills.json');
         $inches = $data['inches'];
         asort($inches);
 

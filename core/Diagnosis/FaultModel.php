@@ -6,6 +6,7 @@ namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Table;
 
 /**
  * How often faults are met and what each shows (data/model.json; common practice and from memory throughout).
@@ -33,7 +34,7 @@ final readonly class FaultModel
     public static function shipped(): self
     {
         /** @var array{sound: array<string, non-empty-array<string, float|int>>, faults: array<string, Factors>, claims: array<string, array<string, ClaimRule>>} $data */
-        $data = json_decode((string) file_get_contents(__DIR__.'/data/model.json'), true, 16, \JSON_THROW_ON_ERROR);
+        $data = Table::read(__DIR__.'/data/model.json');
         $tests = [];
         foreach ($data['sound'] as $test => $sound) {
             $shows = [];

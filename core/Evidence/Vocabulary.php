@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Evidence;
 
+use AwakeShed\Core\Table;
 use AwakeShed\Core\Units\ImpossibleAmount;
 
 /**
@@ -169,6 +170,6 @@ final readonly class Vocabulary
 
     private static function decode(string $file): mixed
     {
-        return json_decode((string) file_get_contents(__DIR__.'/data/'.$file), true, 16, \JSON_THROW_ON_ERROR);
+        return Table::read(__DIR__.'/data/'.$file);
     }
 }

@@ -6,6 +6,7 @@ namespace AwakeShed\Core\Gate;
 
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Table;
 
 /** The walk round a stood machine (data/walk.json), cut to what this machine can have. */
 final readonly class GateWalk
@@ -18,7 +19,7 @@ final readonly class GateWalk
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
         /** @var array{gates: list<array{id: string, needed: list<string>, worth: list<string>, cautions: list<string>}>} $walk */
-        $walk = json_decode((string) file_get_contents(__DIR__.'/data/walk.json'), true, 16, \JSON_THROW_ON_ERROR);
+        $walk = Table::read(__DIR__.'/data/walk.json');
 
         return new self(array_map(
             static fn (array $gate): Gate => new Gate($gate['id'], $gate['needed'], $gate['worth'], $gate['cautions']),

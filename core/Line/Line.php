@@ -7,6 +7,7 @@ namespace AwakeShed\Core\Line;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Table;
 
 /**
  * What is known of every element of a machine's line, read off its findings by data/bearings.json.
@@ -27,7 +28,7 @@ final readonly class Line
     public static function shipped(): self
     {
         /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, string>} $bearings */
-        $bearings = json_decode((string) file_get_contents(__DIR__.'/data/bearings.json'), true, 16, \JSON_THROW_ON_ERROR);
+        $bearings = Table::read(__DIR__.'/data/bearings.json');
 
         return new self($bearings['outcomes'], $bearings['faults']);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Spec;
 
 use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Table;
 
 /** The engine classes that ship with the shed (data/engine-classes.json). */
 final readonly class EngineClasses
@@ -17,7 +18,7 @@ final readonly class EngineClasses
     public static function shipped(): self
     {
         /** @var array{classes: non-empty-list<array{id: string, kind: string|null, from_cc: float|int, to_cc: float|int, figures: array<string, array{0: float|int, 1: string, 2: string}>}>} $data */
-        $data = json_decode((string) file_get_contents(__DIR__.'/data/engine-classes.json'), true, 8, \JSON_THROW_ON_ERROR);
+        $data = Table::read(__DIR__.'/data/engine-classes.json');
 
         return new self(array_map(static function (array $class): EngineClass {
             $values = [];

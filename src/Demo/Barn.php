@@ -34,6 +34,7 @@ use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
+use AwakeShed\Core\Table;
 use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Length;
@@ -86,7 +87,7 @@ final class Barn
         try {
             $this->hire($now->modify('-60 days'));
             /** @var array{wires_mm: list<float>, spec_book: list<DemoPage>, machines: list<DemoMachine>} $barn */
-            $barn = json_decode((string) file_get_contents(__DIR__.'/data/barn.json'), true, 16, \JSON_THROW_ON_ERROR);
+            $barn = Table::read(__DIR__.'/data/barn.json');
             $this->people[SignIn::Technician->value]->ownWires(array_map(Length::millimetres(...), $barn['wires_mm']));
             foreach ($barn['spec_book'] as $page) {
                 $this->write($page);
