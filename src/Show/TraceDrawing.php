@@ -22,6 +22,7 @@ final readonly class TraceDrawing implements Drawing
     public const BOTTOM = 270;
 
     /**
+     * @param string                            $points  of the polyline, two a column where they differ
      * @param list<JarTick>                     $rows    amounts in SI
      * @param list<array{float, float}>         $columns x and seconds
      * @param list<TraceMark>                   $marks

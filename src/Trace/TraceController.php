@@ -191,6 +191,7 @@ final class TraceController extends AbstractController
 
     /** For a page without a script: the request itself waits while a stretch is recorded. */
     #[Route('/traces/{trace}/wait', name: 'trace_wait', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD)]
     public function wait(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, #[CurrentUser] Member $member): Response
     {
         $this->taps->check($request);
@@ -209,6 +210,7 @@ final class TraceController extends AbstractController
     }
 
     #[Route('/traces/{trace}/stop', name: 'trace_stop', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD)]
     public function stop(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
     {
         $key = $this->taps->check($request);
