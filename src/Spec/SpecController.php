@@ -14,7 +14,6 @@ use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\Once;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Spec\EngineClasses;
-use AwakeShed\Core\Spec\LookedIn;
 use AwakeShed\Core\Spec\SpecFigure;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
@@ -128,7 +127,6 @@ final class SpecController extends AbstractController
             'job' => $job,
             'looked' => $book->of($job->getMachine())->all(),
             'pages' => $this->pages->byName(),
-            'own_class' => LookedIn::EngineClass,
         ]);
     }
 
@@ -161,7 +159,7 @@ final class SpecController extends AbstractController
             }
         }
 
-        return $this->render('spec/page.html.twig', ['form' => $form->createView(), 'page' => $page, 'figures' => SpecFigure::cases()], new Response(
+        return $this->render('spec/page.html.twig', ['form' => $form->createView(), 'page' => $page], new Response(
             status: $form->isSubmitted() ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK,
         ));
     }
