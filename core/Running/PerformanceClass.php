@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Running;
 
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+
 /** Performance classes of generating sets by frequency droop and steady-state frequency band (ISO 8528-5, published). */
 enum PerformanceClass: string
 {
@@ -27,6 +30,12 @@ enum PerformanceClass: string
         }
 
         return null;
+    }
+
+    /** @return float (no load − loaded) / loaded, per cent */
+    public static function droop(ShaftSpeed $noLoad, ShaftSpeed $loaded): float
+    {
+        return 100 * ($noLoad->in(SpeedUnit::Rpm) / $loaded->in(SpeedUnit::Rpm) - 1);
     }
 
     /** @return array{float, float} most droop and most band, per cent */

@@ -110,7 +110,7 @@ final readonly class SpeedTrace
     {
         return null === $this->noLoad || null === $this->loaded
             ? null
-            : 100 * ($this->noLoad->in(SpeedUnit::Rpm) / $this->loaded->in(SpeedUnit::Rpm) - 1);
+            : PerformanceClass::droop($this->noLoad, $this->loaded);
     }
 
     /** @return PerformanceClass|null null without a load step, or when not even G1 is met: {@see droop()} tells which */
@@ -173,10 +173,8 @@ final readonly class SpeedTrace
         $count = $run->count();
         // Each level must last, or the end of a swing would be one.
         $least = max(5, intdiv($count, 8));
-        if ($count < 4 * $least) {
-            if ($count < 2 * $least) {
-                return null;
-            }
+        if ($count < 2 * $least) {
+            return null;
         }
         $total = array_sum($run->values);
         $left = 0.0;

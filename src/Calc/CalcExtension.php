@@ -25,12 +25,7 @@ final readonly class CalcExtension
             return $worked->calculation;
         }
         try {
-            $values = [];
-            foreach ($calculation->inputs() as $name => $input) {
-                $values[$name] = $input->read($worked->in[$name] ?? null);
-            }
-
-            return $this->words->title($calculation).': '.$this->words->verdict($calculation, $calculation->run(new Given($values)));
+            return $this->words->title($calculation).': '.$this->words->verdict($calculation, $calculation->run(Given::read($calculation, $worked->in)));
         } catch (Refusal|UnreadableInput) {
             // Recorded under bounds that were tightened since: what it was about is all that can be said.
             return $this->words->title($calculation);

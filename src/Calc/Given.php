@@ -4,12 +4,29 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
+use AwakeShed\App\Calc\Input\UnreadableInput;
+
 /** What a calculation was told, complete and checked against its inputs. */
 final readonly class Given
 {
     /** @param array<string, mixed> $values by the input's name */
     public function __construct(public array $values)
     {
+    }
+
+    /**
+     * @param array<string, mixed> $plain as the command line takes them
+     *
+     * @throws UnreadableInput at the first that cannot be taken
+     */
+    public static function read(Calculation $calculation, array $plain): self
+    {
+        $values = [];
+        foreach ($calculation->inputs() as $name => $input) {
+            $values[$name] = $input->read($plain[$name] ?? null);
+        }
+
+        return new self($values);
     }
 
     /**

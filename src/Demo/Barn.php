@@ -209,11 +209,7 @@ final class Barn
     private function workOut(Job $job, Member $by, RequestKey $key, string $name, array $given): void
     {
         $calculation = $this->calculations->named($name) ?? throw new \LogicException('The demo works out what can be worked out.');
-        $values = [];
-        foreach ($calculation->inputs() as $input => $wanted) {
-            $values[$input] = $wanted->read($given[$input] ?? null);
-        }
-        $this->recorder->observe($job, $by, $key, $calculation->run(new Given($values))->findings, worked: new WorkedOut($name, $given));
+        $this->recorder->observe($job, $by, $key, $calculation->run(Given::read($calculation, $given))->findings, worked: new WorkedOut($name, $given));
     }
 
     /** As the stand-in for a gauge would have played it. */

@@ -22,17 +22,24 @@ final readonly class ClosedActs
      */
     public function in(Job $job, ?string $test): ?string
     {
-        $blockers = null === $test ? [] : $this->gatekeeper->blockers($this->recorder->open($job)->case(), $test);
+        $closed = null === $test ? null : $this->closed($job, $test);
 
-        return null === $test || [] === $blockers ? null : $this->words->closedTest(new ClosedTest($test, $blockers));
+        return null === $closed ? null : $this->words->closedTest($closed);
     }
 
     /** @throws ClosedTest when it is closed */
     public function demandOpen(Job $job, string $test): void
     {
-        $blockers = $this->gatekeeper->blockers($this->recorder->open($job)->case(), $test);
-        if ([] !== $blockers) {
-            throw new ClosedTest($test, $blockers);
+        $closed = $this->closed($job, $test);
+        if (null !== $closed) {
+            throw $closed;
         }
+    }
+
+    private function closed(Job $job, string $test): ?ClosedTest
+    {
+        $blockers = $this->gatekeeper->blockers($this->recorder->open($job)->case(), $test);
+
+        return [] === $blockers ? null : new ClosedTest($test, $blockers);
     }
 }

@@ -58,7 +58,7 @@ final class AlternatorCalculation implements Calculation
         $noLoad = $in->get('rpm', ShaftSpeed::class);
         $loaded = $in->find('loaded_rpm', ShaftSpeed::class);
         $band = $in->find('band_percent', Share::class);
-        $droop = null === $loaded ? null : 100 * ($noLoad->in(SpeedUnit::Rpm) / $loaded->in(SpeedUnit::Rpm) - 1);
+        $droop = null === $loaded ? null : PerformanceClass::droop($noLoad, $loaded);
         $class = null === $droop || null === $band ? null : PerformanceClass::metBy($droop, $band->in(ShareUnit::Percent));
 
         return new Answer(

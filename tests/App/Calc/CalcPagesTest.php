@@ -210,11 +210,7 @@ final class CalcPagesTest extends ShedTestCase
         $found = 0;
         foreach (CalcCommandTest::worked() as [$name, $inputs]) {
             $calculation = self::service(Calculations::class)->named($name) ?? self::fail();
-            $values = [];
-            foreach ($calculation->inputs() as $input => $wanted) {
-                $values[$input] = $wanted->read($inputs[$input] ?? null);
-            }
-            foreach ($calculation->run(new Given($values))->findings as $finding) {
+            foreach ($calculation->run(Given::read($calculation, $inputs))->findings as $finding) {
                 $vocabulary->check($finding);
                 ++$found;
             }
