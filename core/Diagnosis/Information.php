@@ -10,6 +10,9 @@ namespace AwakeShed\Core\Diagnosis;
  */
 final readonly class Information
 {
+    /** Of a fault believed no more than this, no test tells anything worth a minute. */
+    private const NEGLIGIBLE = 1e-4;
+
     /** @var array<string, float> bits, the most first */
     public array $byFault;
 
@@ -21,31 +24,30 @@ final readonly class Information
      */
     public function __construct(TestModel $model, array $beliefs, array $concern = [])
     {
-        $count = \count($model->outcomes);
-        $cumulative = [];
-        for ($place = 0; $place < $count; ++$place) {
-            $product = $model->soundUpTo($place);
-            foreach (array_keys($model->causes) as $fault) {
-                $believed = $beliefs[$fault] ?? 0.0;
-                $product *= 1 - $believed + $believed * $model->upTo($fault, $place);
-            }
-            $cumulative[] = $product;
-        }
-        $this->entropy = self::entropy(self::shares($cumulative));
-        $byFault = [];
-        foreach (array_keys($model->causes) as $fault) {
+        $cumulative = $model->sound;
+        $own = [];
+        foreach ($model->causes as $fault => $upTo) {
             $believed = $beliefs[$fault] ?? 0.0;
-            if ($believed <= 0.0 || $believed >= 1.0) {
+            if ($believed > self::NEGLIGIBLE) {
+                foreach ($upTo as $place => $factor) {
+                    $own[$fault][$place] = 1 - $believed + $believed * $factor;
+                    $cumulative[$place] *= $own[$fault][$place];
+                }
+            }
+        }
+        $this->entropy = self::entropy($cumulative);
+        $byFault = [];
+        foreach ($own as $fault => $parts) {
+            $believed = $beliefs[$fault];
+            if ($believed >= 1.0) {
                 continue;
             }
             $without = $with = [];
-            for ($place = 0; $place < $count; ++$place) {
-                $factor = $model->upTo($fault, $place);
-                $own = 1 - $believed + $believed * $factor;
-                $without[] = $own > 0.0 ? $cumulative[$place] / $own : 0.0;
-                $with[] = $own > 0.0 ? $cumulative[$place] / $own * $factor : 0.0;
+            foreach ($parts as $place => $part) {
+                $without[] = $part > 0.0 ? $cumulative[$place] / $part : 0.0;
+                $with[] = $without[$place] * $model->causes[$fault][$place];
             }
-            $byFault[$fault] = ($concern[$fault] ?? 1.0) * max(0.0, $this->entropy - (1 - $believed) * self::entropy(self::shares($without)) - $believed * self::entropy(self::shares($with)));
+            $byFault[$fault] = ($concern[$fault] ?? 1.0) * max(0.0, $this->entropy - (1 - $believed) * self::entropy($without) - $believed * self::entropy($with));
         }
         arsort($byFault);
         $this->byFault = $byFault;
@@ -57,34 +59,21 @@ final readonly class Information
     }
 
     /**
-     * @param list<float> $shares
+     * @param array<int, float> $cumulative chances of no more than each outcome
      *
      * @return float bits
      */
-    public static function entropy(array $shares): float
+    public static function entropy(array $cumulative): float
     {
-        $entropy = 0.0;
-        foreach ($shares as $share) {
-            $entropy -= $share > 0.0 ? $share * log($share, 2) : 0.0;
-        }
-
-        return $entropy;
-    }
-
-    /**
-     * @param list<float> $cumulative
-     *
-     * @return list<float>
-     */
-    private static function shares(array $cumulative): array
-    {
-        $shares = [];
-        $before = 0.0;
+        $nats = $before = 0.0;
         foreach ($cumulative as $here) {
-            $shares[] = max(0.0, $here - $before);
+            $share = $here - $before;
+            if ($share > 0.0) {
+                $nats -= $share * log($share);
+            }
             $before = $here;
         }
 
-        return $shares;
+        return $nats / \M_LN2;
     }
 }

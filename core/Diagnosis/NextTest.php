@@ -8,10 +8,11 @@ namespace AwakeShed\Core\Diagnosis;
 final readonly class NextTest
 {
     /**
-     * @param float        $bits  expected to be learned of which faults are there
+     * @param float        $bits  expected to be learned of which faults are there, by it or by what it opens
      * @param list<string> $tells the faults it would tell most of
+     * @param string|null  $opens the test for whose sake it is worth making; null where it is for its own
      */
-    public function __construct(public string $test, public float $minutes, public float $bits, public array $tells)
+    public function __construct(public string $test, public float $minutes, public float $bits, public array $tells, public ?string $opens)
     {
     }
 }

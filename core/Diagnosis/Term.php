@@ -7,6 +7,10 @@ namespace AwakeShed\Core\Diagnosis;
 /** One observed outcome as a difference of two products over the faults: no more than it, less no more than the one below. */
 final readonly class Term
 {
+    /** So that no factor is divided by nothing. */
+    private const MOST_BELIEVED = 1 - 1e-12;
+    private const LEAST = 1e-9;
+
     public float $soundHigh;
     public float $soundLow;
 
@@ -17,18 +21,16 @@ final readonly class Term
     public array $low;
 
     /**
-     * @param float        $power  1; less where several outcomes of one test hold and share it
-     * @param list<string> $faults that the machine can have
+     * @param float                $power  1; less where several outcomes of one test hold and share it
+     * @param array<string, mixed> $faults that the machine can have, as keys
      */
     public function __construct(public Observation $observation, int $place, public float $power, array $faults)
     {
         [$this->soundHigh, $this->soundLow] = $observation->soundBounds($place);
         $high = $low = [];
-        foreach ($faults as $fault) {
-            if ($observation->concerns($fault)) {
-                $high[$fault] = $observation->model->upTo($fault, $place);
-                $low[$fault] = $observation->model->upTo($fault, $place - 1);
-            }
+        foreach (array_diff_key(array_intersect_key($observation->model->causes, $faults), array_flip($observation->cured)) as $fault => $upTo) {
+            $high[$fault] = $upTo[$place];
+            $low[$fault] = $upTo[$place - 1] ?? 0.0;
         }
         $this->high = $high;
         $this->low = $low;
@@ -47,21 +49,28 @@ final readonly class Term
     }
 
     /**
-     * @param array<string, float> $beliefs in the other faults
+     * How many times likelier it is with each fault than without, the others being as likely as they are believed.
      *
-     * @return float how many times likelier it is with the fault than without
+     * @param array<string, float> $beliefs
+     *
+     * @return array<string, float> by fault that concerns it
      */
-    public function ratioFor(string $fault, array $beliefs): float
+    public function ratios(array $beliefs): array
     {
+        // With all but one: the product of all, less that one's own part.
         [$high, $low] = [$this->soundHigh, $this->soundLow];
-        foreach ($this->high as $other => $factor) {
-            if ($other !== $fault) {
-                $believed = $beliefs[$other] ?? 0.0;
-                $high *= 1 - $believed + $believed * $factor;
-                $low *= 1 - $believed + $believed * $this->low[$other];
-            }
+        $own = [];
+        foreach ($this->high as $fault => $factor) {
+            $believed = min($beliefs[$fault] ?? 0.0, self::MOST_BELIEVED);
+            $own[$fault] = [1 - $believed + $believed * $factor, 1 - $believed + $believed * $this->low[$fault]];
+            $high *= $own[$fault][0];
+            $low *= $own[$fault][1];
+        }
+        $ratios = [];
+        foreach ($own as $fault => [$ownHigh, $ownLow]) {
+            $ratios[$fault] = max(self::LEAST, $high / $ownHigh * $this->high[$fault] - $low / $ownLow * $this->low[$fault]) / max(self::LEAST, $high / $ownHigh - $low / $ownLow);
         }
 
-        return max(1e-9, $high * $this->high[$fault] - $low * $this->low[$fault]) / max(1e-9, $high - $low);
+        return $ratios;
     }
 }

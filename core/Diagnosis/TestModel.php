@@ -16,7 +16,7 @@ final readonly class TestModel
      * @param list<float>                $sound    chance that a sound machine shows no more than each
      * @param array<string, list<float>> $causes   fault => chance that it shows no more than each
      */
-    private function __construct(public array $outcomes, private array $sound, public array $causes)
+    private function __construct(public array $outcomes, public array $sound, public array $causes)
     {
     }
 

@@ -7,6 +7,12 @@ namespace AwakeShed\Core\Evidence;
 /** All the evidence of one job, in the order it came: the machine, the schools chosen, findings and cures. */
 final readonly class CaseFile
 {
+    /** @var array<string, int> by test, the place of its last finding among the events */
+    private array $lastFound;
+
+    /** @var array<string, int> by fault, the place of its last cure */
+    private array $lastCured;
+
     /**
      * @param list<Finding|PutRight>                         $events
      * @param array<string, string>                          $schools question => chosen school
@@ -20,31 +26,33 @@ final readonly class CaseFile
         public array $jars = [],
         public array $extras = [],
     ) {
+        $found = $cured = [];
+        foreach ($events as $place => $event) {
+            if ($event instanceof Finding) {
+                $found[$event->test] = $place;
+            } else {
+                $cured[$event->fault] = $place;
+            }
+        }
+        $this->lastFound = $found;
+        $this->lastCured = $cured;
     }
 
     /** The finding of a test that stands: the last made. */
     public function standing(string $test): ?Finding
     {
-        for ($last = \count($this->events) - 1; $last >= 0; --$last) {
-            $event = $this->events[$last];
-            if ($event instanceof Finding && $event->test === $test) {
-                return $event;
-            }
-        }
+        $event = isset($this->lastFound[$test]) ? $this->events[$this->lastFound[$test]] : null;
 
-        return null;
+        return $event instanceof Finding ? $event : null;
     }
 
     /** Whether any fault of the list was put right after the last finding of this test. */
     public function putRightSince(string $test, string ...$faults): bool
     {
-        for ($last = \count($this->events) - 1; $last >= 0; --$last) {
-            $event = $this->events[$last];
-            if ($event instanceof PutRight && \in_array($event->fault, $faults, true)) {
+        $found = $this->lastFound[$test] ?? -1;
+        foreach ($faults as $fault) {
+            if (($this->lastCured[$fault] ?? -1) > $found) {
                 return true;
-            }
-            if ($event instanceof Finding && $event->test === $test) {
-                return false;
             }
         }
 
@@ -53,13 +61,7 @@ final readonly class CaseFile
 
     public function wasPutRight(string $fault): bool
     {
-        foreach ($this->events as $event) {
-            if ($event instanceof PutRight && $event->fault === $fault) {
-                return true;
-            }
-        }
-
-        return false;
+        return isset($this->lastCured[$fault]);
     }
 
     public function with(Finding|PutRight $event): self

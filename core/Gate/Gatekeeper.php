@@ -30,7 +30,7 @@ final readonly class Gatekeeper
      */
     public function blockers(CaseFile $case, string $test): array
     {
-        return $this->blockersAmong($case, $test, $this->holds($case));
+        return $this->blockersAmong($case, $test, $this->holds($case), $this->demands($case));
     }
 
     /**
@@ -42,10 +42,10 @@ final readonly class Gatekeeper
      */
     public function closed(CaseFile $case, ?array $among = null): array
     {
-        $holds = $this->holds($case);
+        [$holds, $demands] = [$this->holds($case), $this->demands($case)];
         $closed = [];
         foreach ($among ?? array_keys($this->vocabulary->tests) as $test) {
-            $blockers = $this->vocabulary->applies($test, $case->machine) ? $this->blockersAmong($case, $test, $holds) : [];
+            $blockers = $this->vocabulary->applies($test, $case->machine) ? $this->blockersAmong($case, $test, $holds, $demands) : [];
             if ([] !== $blockers) {
                 $closed[$test] = $blockers;
             }
@@ -77,11 +77,12 @@ final readonly class Gatekeeper
     }
 
     /**
-     * @param list<array{HoldDefinition, HoldState}> $holds
+     * @param list<array{HoldDefinition, HoldState}> $holds   that close anything
+     * @param list<Prerequisite>                     $demands that the machine has not met
      *
      * @return list<Blocker>
      */
-    private function blockersAmong(CaseFile $case, string $test, array $holds): array
+    private function blockersAmong(CaseFile $case, string $test, array $holds, array $demands): array
     {
         $blockers = [];
         foreach ($this->vocabulary->test($test)->after as $look) {
@@ -98,19 +99,33 @@ final readonly class Gatekeeper
                 }];
             }
         }
-        foreach ($this->vocabulary->prerequisites as $rule) {
-            if ($rule->blocks($test) && $this->isDemanded($rule, $case)) {
+        foreach ($demands as $rule) {
+            if ($rule->blocks($test)) {
                 $blockers[] = Blocker::look($rule->test);
             }
         }
 
-        return array_values(array_unique($blockers, \SORT_REGULAR));
+        return \count($blockers) < 2 ? $blockers : array_values(array_unique($blockers, \SORT_REGULAR));
     }
 
-    /** @return list<array{HoldDefinition, HoldState}> */
+    /** @return list<array{HoldDefinition, HoldState}> those that are not clear */
     private function holds(CaseFile $case): array
     {
-        return array_map(fn (HoldDefinition $hold): array => [$hold, $this->state($hold, $case)], $this->vocabulary->holds);
+        $holds = [];
+        foreach ($this->vocabulary->holds as $hold) {
+            $state = $this->state($hold, $case);
+            if (HoldState::Clear !== $state) {
+                $holds[] = [$hold, $state];
+            }
+        }
+
+        return $holds;
+    }
+
+    /** @return list<Prerequisite> */
+    private function demands(CaseFile $case): array
+    {
+        return array_values(array_filter($this->vocabulary->prerequisites, fn (Prerequisite $rule): bool => $this->isDemanded($rule, $case)));
     }
 
     private function state(HoldDefinition $hold, CaseFile $case): HoldState

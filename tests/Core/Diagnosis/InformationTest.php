@@ -13,10 +13,10 @@ final class InformationTest extends TestCase
 {
     public function testEntropiesOfTheTextbook(): void
     {
-        self::assertEqualsWithDelta(1.0, Information::entropy([0.5, 0.5]), 1e-12);
-        self::assertEqualsWithDelta(0.468996, Information::entropy([0.1, 0.9]), 1e-6);
-        self::assertEqualsWithDelta(1.75, Information::entropy([0.5, 0.25, 0.125, 0.125]), 1e-12);
-        self::assertSame(0.0, Information::entropy([1.0, 0.0]));
+        self::assertEqualsWithDelta(1.0, Information::entropy([0.5, 1.0]), 1e-12);
+        self::assertEqualsWithDelta(0.468996, Information::entropy([0.1, 1.0]), 1e-6);
+        self::assertEqualsWithDelta(1.75, Information::entropy([0.5, 0.75, 0.875, 1.0]), 1e-12);
+        self::assertSame(0.0, Information::entropy([1.0, 1.0]));
     }
 
     public function testAPerfectTestTellsAllAndABlindOneNothing(): void

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Diagnosis;
+
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Blocker;
+use AwakeShed\Core\Gate\BlockerKind;
+
+/**
+ * The tests that are worth making next: what each is expected to tell, a minute, among those that no gate closes.
+ *
+ * A look that opens others is worth as much a minute as the best of what it opens together with all the looks that takes.
+ */
+final readonly class Suggestions
+{
+    /** Less is not worth anybody's minute. */
+    private const LEAST_BITS = 0.002;
+
+    /** A test that takes no time would be worth anything. */
+    private const LEAST_MINUTES = 0.5;
+
+    /** So many times its prior a fault counts as raised by the findings; what is no likelier than on any machine can wait. */
+    private const RAISED = 2.0;
+    private const BACKGROUND = 0.3;
+
+    private const TELLS = 3;
+
+    public function __construct(private FaultModel $model, private Vocabulary $vocabulary)
+    {
+    }
+
+    /**
+     * @param array<string, list<Blocker>> $blocked
+     *
+     * @return list<NextTest> the most worth a minute first
+     */
+    public function rank(CaseFile $case, Beliefs $beliefs, array $blocked): array
+    {
+        $informing = $this->informing($case, $beliefs);
+        $rates = $opens = [];
+        foreach ($informing as $test => $information) {
+            $rates[$test] = $information->bits() / $this->minutes($test);
+        }
+        foreach ($blocked as $test => $blockers) {
+            $looks = self::onlyLooks($blockers);
+            if (!isset($informing[$test]) || null === $looks) {
+                continue;
+            }
+            $bits = $informing[$test]->bits();
+            $minutes = $this->minutes($test);
+            foreach ($looks as $look) {
+                $bits += isset($informing[$look]) ? $informing[$look]->bits() : 0.0;
+                $minutes += $this->minutes($look);
+            }
+            foreach ($looks as $look) {
+                if ($bits / $minutes > ($rates[$look] ?? 0.0)) {
+                    $rates[$look] = $bits / $minutes;
+                    $opens[$look] = $test;
+                }
+            }
+        }
+        $next = [];
+        foreach (array_diff_key($rates, $blocked) as $test => $rate) {
+            if ($rate * $this->minutes($test) >= self::LEAST_BITS) {
+                $tells = isset($informing[$test]) ? array_keys($informing[$test]->byFault) : [];
+                $next[] = new NextTest($test, $this->vocabulary->test($test)->minutes, $rate * $this->minutes($test), \array_slice($tells, 0, self::TELLS), $opens[$test] ?? null);
+            }
+        }
+        usort($next, static fn (NextTest $one, NextTest $other): int => [$rates[$other->test], $one->test] <=> [$rates[$one->test], $other->test]);
+
+        return $next;
+    }
+
+    /**
+     * @param array<string, list<Blocker>> $blocked
+     *
+     * @return list<string> the tests to be made that nothing closes, in the order of the work
+     */
+    public function open(CaseFile $case, array $blocked): array
+    {
+        return array_values(array_filter(
+            array_keys(array_diff_key($this->model->tests, $blocked)),
+            fn (string $test): bool => $this->isToBeMade($test, $case),
+        ));
+    }
+
+    /** @return array<string, Information> by test to be made, closed ones too */
+    private function informing(CaseFile $case, Beliefs $beliefs): array
+    {
+        $concern = [];
+        foreach ($beliefs->now as $fault => $belief) {
+            $concern[$fault] = $belief > self::RAISED * $beliefs->priors[$fault] ? 1.0 : self::BACKGROUND;
+        }
+        $informing = [];
+        foreach ($this->model->tests as $test => $shows) {
+            if ($this->isToBeMade($test, $case)) {
+                $informing[$test] = new Information($shows, $beliefs->now, $concern);
+            }
+        }
+
+        return $informing;
+    }
+
+    /** Whether nobody has made it yet, or something it speaks of was put right since. */
+    private function isToBeMade(string $test, CaseFile $case): bool
+    {
+        return !str_starts_with($test, 'claim.')
+            && $this->vocabulary->applies($test, $case->machine)
+            && (null === $case->standing($test) || $case->putRightSince($test, ...array_keys($this->model->tests[$test]->causes ?? [])));
+    }
+
+    /** @return float min */
+    private function minutes(string $test): float
+    {
+        return max(self::LEAST_MINUTES, $this->vocabulary->test($test)->minutes);
+    }
+
+    /**
+     * @param list<Blocker> $blockers
+     *
+     * @return list<string>|null the looks that would open it; null where a hold stands in the way
+     */
+    private static function onlyLooks(array $blockers): ?array
+    {
+        $looks = [];
+        foreach ($blockers as $blocker) {
+            if (BlockerKind::Hold === $blocker->kind) {
+                return null;
+            }
+            $looks[] = $blocker->until;
+        }
+
+        return $looks;
+    }
+}
