@@ -109,9 +109,11 @@
             form.requestSubmit(form.tapped ?? undefined);
         }
     };
+    // A field that asks by itself, as completion does, sends nothing that could be lost and needs no waiting for.
+    const isAsking = (event) => event.detail.elt.matches?.('input');
     document.addEventListener('htmx:sendError', (event) => {
         const form = event.detail.elt.closest('form');
-        if (form) {
+        if (form && !isAsking(event)) {
             waiting.add(form);
             say(words.wordsOffline);
         }
@@ -130,7 +132,9 @@
     });
     document.addEventListener('htmx:beforeRequest', (event) => {
         // One press, one request: the button rests until the answer is there.
-        event.detail.elt.closest?.('form')?.setAttribute('aria-busy', 'true');
+        if (!isAsking(event)) {
+            event.detail.elt.closest?.('form')?.setAttribute('aria-busy', 'true');
+        }
     });
 
     // --- A form that saves at every change: what is typed while the answer is under way is carried into the new page.

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Gatekeeper;
 
@@ -15,6 +17,10 @@ final readonly class Assessor
     private const CONTRADICTED = 0.7;
 
     private const REASONS = 6;
+
+    /** What a prospect names: so many faults, whose probability would move by so much. */
+    private const SHIFTS = 4;
+    private const LEAST_SHIFT = 0.02;
 
     private Suggestions $suggestions;
 
@@ -29,15 +35,70 @@ final readonly class Assessor
         $blocked = $this->gatekeeper->closed($case);
 
         return new Assessment(
-            $this->suspects($beliefs),
+            $this->suspects($beliefs, $this->model->priors(new CaseFile($case->machine))),
             $this->suggestions->rank($case, $beliefs, $blocked),
             $blocked,
             $this->contradictions($case),
         );
     }
 
-    /** @return list<Suspect> */
-    private function suspects(Beliefs $beliefs): array
+    /**
+     * What each outcome of a test would change, were it seen now.
+     *
+     * @return list<Prospect> in the order of the outcomes; none for a test that tells nothing of faults
+     */
+    public function prospects(CaseFile $case, string $test): array
+    {
+        $shows = $this->model->tests[$test] ?? null;
+        if (null === $shows) {
+            return [];
+        }
+        $now = Beliefs::of($this->model, $case)->now;
+        $prospects = [];
+        $before = 0.0;
+        foreach ($shows->cumulative($now) as $place => $upTo) {
+            $outcome = $shows->outcomes[$place];
+            $then = Beliefs::of($this->model, $case->with(Finding::observed($test, $outcome)))->now;
+            $shifts = [];
+            foreach ($then as $fault => $after) {
+                if (abs($after - $now[$fault]) >= self::LEAST_SHIFT) {
+                    $shifts[$fault] = ['before' => $now[$fault], 'after' => $after];
+                }
+            }
+            uasort($shifts, static fn (array $one, array $other): int => abs($other['after'] - $other['before']) <=> abs($one['after'] - $one['before']));
+            $prospects[] = new Prospect($outcome, max(0.0, $upTo - $before), \array_slice($shifts, 0, self::SHIFTS));
+            $before = $upTo;
+        }
+
+        return $prospects;
+    }
+
+    /**
+     * How belief moved over the course of a job.
+     *
+     * @param list<list<Finding|PutRight>> $steps what came together, in the order it came
+     *
+     * @return list<array<string, float>> by fault, after each step
+     */
+    public function course(CaseFile $start, array $steps): array
+    {
+        $course = [];
+        foreach ($steps as $events) {
+            foreach ($events as $event) {
+                $start = $start->with($event);
+            }
+            $course[] = Beliefs::of($this->model, $start)->now;
+        }
+
+        return $course;
+    }
+
+    /**
+     * @param array<string, float> $usual by fault
+     *
+     * @return list<Suspect>
+     */
+    private function suspects(Beliefs $beliefs, array $usual): array
     {
         $reasons = [];
         foreach ($beliefs->observations as $observation) {
@@ -51,7 +112,7 @@ final readonly class Assessor
         foreach ($this->model->faults() as $fault) {
             $because = $reasons[$fault] ?? [];
             usort($because, static fn (Reason $one, Reason $other): int => abs($other->logOdds) <=> abs($one->logOdds));
-            $suspects[] = new Suspect($fault, $beliefs->now[$fault] ?? 0.0, \array_slice($because, 0, self::REASONS));
+            $suspects[] = new Suspect($fault, $beliefs->now[$fault] ?? 0.0, $usual[$fault] ?? 0.0, $beliefs->priors[$fault] ?? 0.0, \array_slice($because, 0, self::REASONS));
         }
         usort($suspects, static fn (Suspect $one, Suspect $other): int => [$other->probability, $one->fault] <=> [$one->probability, $other->fault]);
 

@@ -6,21 +6,17 @@ namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\MachineFacts;
-use AwakeShed\Core\Table;
 
 /**
- * How often faults are met and what each shows (data/model.json; common practice and from memory throughout).
+ * How often faults are met and what each shows ({@see Odds}).
  *
  * @phpstan-type Factors array{prior: float|int, idle_months?: list<array{float|int, float|int}>, layup?: array<string, float|int>, fuel_kind?: array<string, float|int>, kinds?: array<string, float|int>, cycle?: string, brings?: array<string, float|int>, shows: array<string, array<string, float|int>>}
  * @phpstan-type ClaimRule array{base: float|int, against?: array<string, array<string, float|int>>, above?: array<string, array{float|int, float|int}>, below?: array<string, array{float|int, float|int}>}
  */
 final readonly class FaultModel
 {
-    private const LEAST_PRIOR = 0.0005;
-    private const MOST_PRIOR = 0.75;
-
     /** Of a cure, that it did not take. */
-    private const CURE_FAILS = 0.05;
+    public const CURE_FAILS = 0.05;
 
     /**
      * @param array<string, TestModel>                $tests
@@ -33,12 +29,16 @@ final readonly class FaultModel
 
     public static function shipped(): self
     {
-        /** @var array{sound: array<string, non-empty-array<string, float|int>>, faults: array<string, Factors>, claims: array<string, array<string, ClaimRule>>} $data */
-        $data = Table::read(__DIR__.'/data/model.json');
+        return self::of(Odds::shipped());
+    }
+
+    public static function of(Odds $odds): self
+    {
+        ['sound' => $sounds, 'faults' => $faults, 'claims' => $claims] = $odds->numbers;
         $tests = [];
-        foreach ($data['sound'] as $test => $sound) {
+        foreach ($sounds as $test => $sound) {
             $shows = [];
-            foreach ($data['faults'] as $fault => $known) {
+            foreach ($faults as $fault => $known) {
                 if (isset($known['shows'][$test])) {
                     $shows[$fault] = $known['shows'][$test];
                 }
@@ -46,7 +46,7 @@ final readonly class FaultModel
             $tests[$test] = TestModel::of($sound, $shows);
         }
 
-        return new self($tests, $data['faults'], $data['claims']);
+        return new self($tests, $faults, $claims);
     }
 
     /** @return list<string> */
@@ -55,7 +55,29 @@ final readonly class FaultModel
         return array_keys($this->faults);
     }
 
-    /** @return array<string, array<string, float>> fault => chance by which it brings another by itself */
+    /**
+     * The tests that tell a fault best, with what each shows of it.
+     *
+     * @return list<array{test: string, outcome: string, share: float}> the plainest first
+     */
+    public function proofs(string $fault, int $most): array
+    {
+        $bits = [];
+        foreach ($this->faults[$fault]['shows'] as $test => $shares) {
+            $bits[$test] = (new Information($this->tests[$test], [$fault => 0.5]))->bits();
+        }
+        arsort($bits);
+        $proofs = [];
+        foreach (array_keys(\array_slice($bits, 0, $most)) as $test) {
+            $shares = array_map(floatval(...), $this->faults[$fault]['shows'][$test]);
+            $share = max(0.0, ...array_values($shares));
+            $proofs[] = ['test' => $test, 'outcome' => (string) array_search($share, $shares, true), 'share' => $share];
+        }
+
+        return $proofs;
+    }
+
+    /** @return array<string, array<string, float>> fault => chance by which it brings another by itself; what is brought comes last */
     public function brings(): array
     {
         $brings = [];
@@ -64,8 +86,9 @@ final readonly class FaultModel
                 $brings[$fault] = array_map(floatval(...), $known['brings']);
             }
         }
+        $brought = array_merge([], ...array_values($brings));
 
-        return $brings;
+        return array_diff_key($brings, $brought) + $brings;
     }
 
     /**
@@ -92,7 +115,7 @@ final readonly class FaultModel
             $odds *= ($byIdle ?? 1) * ($known['layup'][$layup] ?? 1) * ($known['fuel_kind'][$fuel] ?? 1) * ($known['kinds'][$case->machine->kind->value] ?? 1);
             unset($byIdle);
             $prior = $odds / (1 + $odds);
-            $priors[$fault] = $case->wasPutRight($fault) ? min($prior, self::CURE_FAILS) : min(self::MOST_PRIOR, max(self::LEAST_PRIOR, $prior));
+            $priors[$fault] = $case->wasPutRight($fault) ? min($prior, self::CURE_FAILS) : min(Odds::MOST_PRIOR, max(Odds::LEAST_PRIOR, $prior));
         }
 
         return $priors;

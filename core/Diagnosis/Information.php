@@ -24,28 +24,19 @@ final readonly class Information
      */
     public function __construct(TestModel $model, array $beliefs, array $concern = [])
     {
-        $cumulative = $model->sound;
-        $own = [];
-        foreach ($model->causes as $fault => $upTo) {
-            $believed = $beliefs[$fault] ?? 0.0;
-            if ($believed > self::NEGLIGIBLE) {
-                foreach ($upTo as $place => $factor) {
-                    $own[$fault][$place] = 1 - $believed + $believed * $factor;
-                    $cumulative[$place] *= $own[$fault][$place];
-                }
-            }
-        }
+        $cumulative = $model->cumulative($beliefs);
         $this->entropy = self::entropy($cumulative);
         $byFault = [];
-        foreach ($own as $fault => $parts) {
-            $believed = $beliefs[$fault];
-            if ($believed >= 1.0) {
+        foreach ($model->causes as $fault => $upTo) {
+            $believed = $beliefs[$fault] ?? 0.0;
+            if ($believed <= self::NEGLIGIBLE || $believed >= 1.0) {
                 continue;
             }
             $without = $with = [];
-            foreach ($parts as $place => $part) {
+            foreach ($upTo as $place => $factor) {
+                $part = 1 - $believed + $believed * $factor;
                 $without[] = $part > 0.0 ? $cumulative[$place] / $part : 0.0;
-                $with[] = $without[$place] * $model->causes[$fault][$place];
+                $with[] = $without[$place] * $factor;
             }
             $byFault[$fault] = ($concern[$fault] ?? 1.0) * max(0.0, $this->entropy - (1 - $believed) * self::entropy($without) - $believed * self::entropy($with));
         }

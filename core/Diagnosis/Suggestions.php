@@ -12,7 +12,8 @@ use AwakeShed\Core\Gate\BlockerKind;
 /**
  * The tests that are worth making next: what each is expected to tell, a minute, among those that no gate closes.
  *
- * A look that opens others is worth as much a minute as the best of what it opens together with all the looks that takes.
+ * A look that opens others is worth at least as much a minute as the best of what it opens, over the time of that and of
+ * all the looks it takes.
  */
 final readonly class Suggestions
 {
@@ -22,9 +23,10 @@ final readonly class Suggestions
     /** A test that takes no time would be worth anything. */
     private const LEAST_MINUTES = 0.5;
 
-    /** So many times its prior a fault counts as raised by the findings; what is no likelier than on any machine can wait. */
+    /** What the findings have raised to so many times its prior, or is as likely as this, is asked after first; the rest can wait. */
     private const RAISED = 2.0;
-    private const BACKGROUND = 0.3;
+    private const SUSPECT = 0.25;
+    private const BACKGROUND = 0.1;
 
     private const TELLS = 3;
 
@@ -52,7 +54,6 @@ final readonly class Suggestions
             $bits = $informing[$test]->bits();
             $minutes = $this->minutes($test);
             foreach ($looks as $look) {
-                $bits += isset($informing[$look]) ? $informing[$look]->bits() : 0.0;
                 $minutes += $this->minutes($look);
             }
             foreach ($looks as $look) {
@@ -92,7 +93,7 @@ final readonly class Suggestions
     {
         $concern = [];
         foreach ($beliefs->now as $fault => $belief) {
-            $concern[$fault] = $belief > self::RAISED * $beliefs->priors[$fault] ? 1.0 : self::BACKGROUND;
+            $concern[$fault] = $belief > min(self::SUSPECT, self::RAISED * $beliefs->priors[$fault]) ? 1.0 : self::BACKGROUND;
         }
         $informing = [];
         foreach ($this->model->tests as $test => $shows) {

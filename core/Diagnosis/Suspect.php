@@ -7,8 +7,39 @@ namespace AwakeShed\Core\Diagnosis;
 /** A fault with how likely it is and what pushed it there. */
 final readonly class Suspect
 {
-    /** @param list<Reason> $because the strongest first */
-    public function __construct(public string $fault, public float $probability, public array $because)
+    /** So sure one is before one takes things apart to put them right (common practice). */
+    public const SURE = 0.8;
+
+    /**
+     * @param float        $usual   how likely it is on any machine of its kind
+     * @param float        $prior   on this one by its story alone: how long it stood, and how
+     * @param list<Reason> $because the strongest first
+     */
+    public function __construct(public string $fault, public float $probability, public float $usual, public float $prior, public array $because)
     {
+    }
+
+    /** Whether it is any likelier than on any machine of its kind. */
+    public function isRaised(): bool
+    {
+        return $this->probability >= 2 * $this->usual;
+    }
+
+    /** Whether findings, and not its story alone, speak for it. */
+    public function isFound(): bool
+    {
+        return $this->probability >= 1.2 * $this->prior;
+    }
+
+    /** Whether to put it right is the next thing to do. */
+    public function isSure(): bool
+    {
+        return $this->probability >= self::SURE && self::canPutRight($this->fault);
+    }
+
+    /** What once happened to a machine is believed and explains; nobody puts it right. */
+    public static function canPutRight(string $fault): bool
+    {
+        return !str_starts_with($fault, 'history.');
     }
 }

@@ -61,4 +61,22 @@ final readonly class TestModel
     {
         return $place < 0 ? 0.0 : ($this->causes[$fault][$place] ?? 1.0);
     }
+
+    /**
+     * @param array<string, float> $beliefs by fault
+     *
+     * @return array<int, float> chance of no more than each outcome, the faults being as likely as they are believed
+     */
+    public function cumulative(array $beliefs): array
+    {
+        $cumulative = $this->sound;
+        foreach ($this->causes as $fault => $upTo) {
+            $believed = $beliefs[$fault] ?? 0.0;
+            foreach ($upTo as $place => $factor) {
+                $cumulative[$place] *= 1 - $believed + $believed * $factor;
+            }
+        }
+
+        return $cumulative;
+    }
 }

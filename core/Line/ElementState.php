@@ -11,4 +11,16 @@ final readonly class ElementState
     public function __construct(public Element $element, public Tone $tone, public array $because)
     {
     }
+
+    /** This, unless it is outweighed by a suspicion; what was proved good only by a likely one. */
+    public function or(self $suspicion): self
+    {
+        $outweighs = match ($this->tone) {
+            Tone::NotLookedAt => true,
+            Tone::Good, Tone::PutRight => $suspicion->tone->weight() >= Tone::Likely->weight(),
+            default => false,
+        };
+
+        return $outweighs && $suspicion->tone->isSuspicion() ? $suspicion : $this;
+    }
 }

@@ -4,45 +4,68 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Line;
 
+use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Table;
 
 /**
- * What is known of every element of a machine's line, read off its findings by data/bearings.json.
+ * What is known of every element of a machine's line: proved good or bad by its findings (data/bearings.json), suspect by
+ * what the fault model makes of all of them.
  *
- * Of each test only the standing finding speaks; of all that bear on an element the gravest is shown, except that a
- * thing proved good outweighs a mere suspicion. A cure silences what was found before it.
+ * Of each test only the standing finding speaks. A thing proved good outweighs a mere suspicion; a cure silences what was
+ * found before it.
  */
 final readonly class Line
 {
+    /** From so much on an element is suspected: by a hint, likely, strongly. What only the story says stays below strongly. */
+    private const HINT = 0.2;
+    private const LIKELY = 0.35;
+    private const STRONG = 0.65;
+
+    /** The claims that make a fault likelier without being tests of it. */
+    private const STORY = ['claim.idle_months', 'claim.layup', 'claim.fuel_kind'];
+
+    /** So many findings are named for a suspicion. */
+    private const REASONS = 3;
+
     /**
-     * @param array<string, array<string, array<string, string>>> $outcomes test => outcome => element => tone
-     * @param array<string, string>                               $faults   fault => element
+     * @param array<string, array<string, array<string, string>>> $outcomes test => outcome => element => good or bad
+     * @param array<string, list<string>>                         $faults   fault => elements
+     * @param array<string, list<string>>                         $rooms    element, "machine" or "story" => the tests made there
      */
-    private function __construct(private array $outcomes, private array $faults)
+    private function __construct(private array $outcomes, private array $faults, public array $rooms)
     {
     }
 
     public static function shipped(): self
     {
-        /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, string>} $bearings */
+        /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, list<string>>, rooms: array<string, list<string>>} $bearings */
         $bearings = Table::read(__DIR__.'/data/bearings.json');
 
-        return new self($bearings['outcomes'], $bearings['faults']);
+        return new self($bearings['outcomes'], $bearings['faults'], $bearings['rooms']);
     }
 
-    /** @return non-empty-list<ElementState> every element, in the order fuel meets them */
-    public function of(CaseFile $case): array
+    /** @return list<string> the faults that sit on an element */
+    public function faultsOf(Element $element): array
+    {
+        return array_keys(array_filter($this->faults, static fn (array $elements): bool => \in_array($element->value, $elements, true)));
+    }
+
+    /**
+     * @param list<Suspect> $suspects what the case is assessed to
+     *
+     * @return non-empty-list<ElementState> every element, in the order fuel meets them
+     */
+    public function of(CaseFile $case, array $suspects): array
     {
         /** @var array<string, array<string, array{Tone, string}>> $spoken element => test => [tone, outcome] */
         $spoken = [];
         $cured = [];
         foreach ($case->events as $event) {
             if ($event instanceof PutRight) {
-                $element = $this->faults[$event->fault] ?? null;
-                if (null !== $element) {
+                foreach ($this->faults[$event->fault] ?? [] as $element) {
                     unset($spoken[$element]);
                     $cured[$element] = true;
                 }
@@ -59,7 +82,8 @@ final readonly class Line
         }
 
         return array_map(
-            static fn (Element $element): ElementState => self::stateOf($element, $spoken[$element->value] ?? [], isset($cured[$element->value])),
+            fn (Element $element): ElementState => self::proved($element, $spoken[$element->value] ?? [], isset($cured[$element->value]))
+                ->or($this->suspected($element, $suspects, $case)),
             Element::cases(),
         );
     }
@@ -81,18 +105,15 @@ final readonly class Line
     }
 
     /** @param array<string, array{Tone, string}> $spoken by test */
-    private static function stateOf(Element $element, array $spoken, bool $cured): ElementState
+    private static function proved(Element $element, array $spoken, bool $cured): ElementState
     {
         $tones = array_map(static fn (array $said): Tone => $said[0], array_values($spoken));
-        $tone = $cured ? Tone::PutRight : Tone::NotLookedAt;
-        if (\in_array(Tone::Good, $tones, true)) {
-            $tones = array_filter($tones, static fn (Tone $said): bool => !$said->isSuspicion() || Tone::Strong === $said);
-        }
-        foreach ($tones as $said) {
-            if (!($cured && Tone::Good === $said) && $said->weight() > $tone->weight()) {
-                $tone = $said;
-            }
-        }
+        $tone = match (true) {
+            \in_array(Tone::Bad, $tones, true) => Tone::Bad,
+            $cured => Tone::PutRight,
+            \in_array(Tone::Good, $tones, true) => Tone::Good,
+            default => Tone::NotLookedAt,
+        };
         $because = [];
         foreach ($spoken as $test => [$said, $outcome]) {
             if ($said === $tone || (Tone::PutRight === $tone && Tone::Good === $said)) {
@@ -101,5 +122,39 @@ final readonly class Line
         }
 
         return new ElementState($element, $tone, $because);
+    }
+
+    /** @param list<Suspect> $suspects */
+    private function suspected(Element $element, array $suspects, CaseFile $case): ElementState
+    {
+        $sound = 1.0;
+        $found = false;
+        $because = [];
+        foreach ($suspects as $suspect) {
+            if (!\in_array($element->value, $this->faults[$suspect->fault] ?? [], true) || !$suspect->isRaised()) {
+                continue;
+            }
+            $sound *= 1 - $suspect->probability;
+            $found = $found || $suspect->isFound();
+            foreach ($suspect->because as $reason) {
+                if ($reason->logOdds > 0.0) {
+                    $because[$reason->test] ??= ['test' => $reason->test, 'outcome' => $reason->outcome];
+                }
+            }
+        }
+        $tone = match (true) {
+            1 - $sound >= self::STRONG && $found => Tone::Strong,
+            1 - $sound >= self::LIKELY => Tone::Likely,
+            1 - $sound >= self::HINT => Tone::Hint,
+            default => Tone::NotLookedAt,
+        };
+        if ([] === $because) {
+            foreach (self::STORY as $claim) {
+                $because[] = ['test' => $claim, 'outcome' => $case->standing($claim)->outcomes[0] ?? ''];
+            }
+            $because = array_filter($because, static fn (array $said): bool => null !== $case->standing($said['test']));
+        }
+
+        return new ElementState($element, $tone, Tone::NotLookedAt === $tone ? [] : \array_slice(array_values($because), 0, self::REASONS));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Trial;
 
 use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
@@ -24,9 +25,6 @@ final class HiddenMachine
 
     /** A fault that can show in one of these keeps the machine from its work. */
     private const WORK = ['feel.pull', 'pull.plug_out', 'start.', 'run.'];
-
-    /** Of a cure, that it did not take: as the model has it. */
-    private const CURE_FAILS = 0.05;
 
     /** @var array<string, int> how often each test was asked */
     private array $asked = [];
@@ -49,12 +47,13 @@ final class HiddenMachine
             Finding::observed('claim.layup', $dice->pick(self::LAYUPS)),
         ]);
         $faults = [];
-        foreach ($model->priors($told) as $fault => $prior) {
+        $priors = $model->priors($told);
+        foreach ($priors as $fault => $prior) {
             $faults += $dice->roll() < $prior ? [$fault => true] : [];
         }
-        foreach (array_intersect_key($model->brings(), $faults) as $brought) {
-            foreach ($brought as $fault => $chance) {
-                $faults += $dice->roll() < $chance && isset($model->priors($told)[$fault]) ? [$fault => true] : [];
+        foreach ($model->brings() as $bringer => $brought) {
+            foreach (isset($faults[$bringer]) ? array_intersect_key($brought, $priors) : [] as $fault => $chance) {
+                $faults += $dice->roll() < $chance ? [$fault => true] : [];
             }
         }
         $machine = new self($model, $dice, $told, $faults);
@@ -93,7 +92,7 @@ final class HiddenMachine
 
     public function putRight(string $fault): void
     {
-        if ($this->dice->for('cure of '.$fault)->roll() >= self::CURE_FAILS) {
+        if ($this->dice->for('cure of '.$fault)->roll() >= FaultModel::CURE_FAILS) {
             unset($this->faults[$fault]);
         }
     }
@@ -110,7 +109,7 @@ final class HiddenMachine
         $hindering = [];
         foreach ($model->tests as $test => $shows) {
             if ([] !== array_filter(self::WORK, static fn (string $work): bool => str_starts_with($test, $work))) {
-                foreach (array_filter(array_keys($shows->causes), Technician::canPutRight(...)) as $fault) {
+                foreach (array_filter(array_keys($shows->causes), Suspect::canPutRight(...)) as $fault) {
                     $hindering[$fault] = true;
                 }
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Trial;
 
 use AwakeShed\Core\Diagnosis\Beliefs;
+use AwakeShed\Core\Diagnosis\Suspect;
 
 /**
  * What was believed of one machine at one moment, beside what was so. The moment depends on nothing but the findings: a
@@ -32,9 +33,9 @@ final class Snapshot
         $surest = 0.0;
         foreach ($beliefs->now as $fault => $belief) {
             $this->pairs[$fault] = [$belief, $machine->has($fault)];
-            $surest = Technician::canPutRight($fault) ? max($surest, $belief) : $surest;
+            $surest = Suspect::canPutRight($fault) ? max($surest, $belief) : $surest;
         }
-        $this->taken = ++$this->seen >= $this->afterTests || $surest >= Technician::SURE;
+        $this->taken = ++$this->seen >= $this->afterTests || $surest >= Suspect::SURE;
     }
 
     public function isTaken(): bool

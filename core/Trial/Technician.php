@@ -7,6 +7,7 @@ namespace AwakeShed\Core\Trial;
 use AwakeShed\Core\Diagnosis\Beliefs;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\Suggestions;
+use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -19,9 +20,6 @@ use AwakeShed\Core\Gate\Gatekeeper;
  */
 final readonly class Technician
 {
-    /** So sure one is before one takes things apart to put them right (invented). */
-    public const SURE = 0.8;
-
     /** So likely a fault must be for one to try its cure when nothing is left to test (invented). */
     private const WORTH_A_TRY = 0.02;
 
@@ -42,7 +40,7 @@ final readonly class Technician
         $beliefs = Beliefs::of($this->model, $case);
         $snapshot?->see($beliefs, $machine);
         while (([] !== $machine->hindered() && ($whole || !$hasNamed)) || false === $snapshot?->isTaken()) {
-            $cure = $this->likelyEnough($beliefs, self::SURE);
+            $cure = $this->likelyEnough($beliefs, Suspect::SURE);
             $test = null === $cure ? $this->next($case, $beliefs, $order, $dice) : null;
             $cure ??= null === $test ? $this->likelyEnough($beliefs, self::WORTH_A_TRY, $case) : null;
             if (null !== $cure) {
@@ -70,12 +68,6 @@ final readonly class Technician
         return new Worked($minutes, $tests, $needless, $whole ? [] === $machine->hindered() : $hasNamed);
     }
 
-    /** Past events are believed and explained; nobody puts them right. */
-    public static function canPutRight(string $fault): bool
-    {
-        return !str_starts_with($fault, 'history.');
-    }
-
     private function next(CaseFile $case, Beliefs $beliefs, Order $order, Dice $dice): ?string
     {
         $blocked = $this->gatekeeper->closed($case);
@@ -94,7 +86,7 @@ final readonly class Technician
     {
         $likely = array_filter(
             $beliefs->now,
-            static fn (float $belief, string $fault): bool => $belief >= $from && self::canPutRight($fault) && true !== $untried?->wasPutRight($fault),
+            static fn (float $belief, string $fault): bool => $belief >= $from && Suspect::canPutRight($fault) && true !== $untried?->wasPutRight($fault),
             \ARRAY_FILTER_USE_BOTH,
         );
         arsort($likely);

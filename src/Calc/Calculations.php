@@ -34,4 +34,16 @@ final readonly class Calculations
 
         return null;
     }
+
+    /** The calculation that says what a test showed, if there is one. */
+    public function forAct(string $test): ?Calculation
+    {
+        foreach ($this->calculations as $calculation) {
+            if ($calculation->act() === $test) {
+                return $calculation;
+            }
+        }
+
+        return null;
+    }
 }

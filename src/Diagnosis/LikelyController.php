@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
-use AwakeShed\App\Calc\Calculations;
+use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Show\CourseDrawing;
 use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\NextTest;
+use AwakeShed\Core\Diagnosis\Proving;
 use AwakeShed\Core\Diagnosis\Suspect;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\UnknownWord;
+use AwakeShed\Core\Evidence\Vocabulary;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 /** What a job's evidence comes to: the likely faults and why, the next tests, the claims that no longer hold. */
+#[Route('/jobs/{job}', requirements: ['job' => JobResolver::NUMBER])]
 final class LikelyController extends AbstractController
 {
     /** Below this a fault is not worth a line. */
@@ -22,27 +29,72 @@ final class LikelyController extends AbstractController
     private const MOST_SHOWN = 12;
     private const NEXT_SHOWN = 8;
 
-    #[Route('/jobs/{job}/likely', name: 'likely', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
-    public function likely(Job $job, Recorder $recorder, Assessor $assessor, Calculations $calculations, Cautions $cautions): Response
+    /** The course is drawn over so many of the last steps. */
+    private const STEPS_DRAWN = 60;
+
+    public function __construct(private readonly Recorder $recorder, private readonly Assessor $assessor, private readonly Bearings $bearings)
     {
-        $record = $recorder->open($job);
-        $assessment = $assessor->assess($record->case());
-        $worked = [];
-        foreach ($calculations->all() as $calculation) {
-            if (null !== $calculation->act()) {
-                $worked[$calculation->act()] = $calculation;
-            }
-        }
+    }
+
+    #[Route('/likely', name: 'likely', methods: ['GET'])]
+    public function likely(Job $job): Response
+    {
+        $record = $this->recorder->open($job);
+        $case = $record->case();
+        $assessment = $this->assessor->assess($case);
+        $before = $this->assessor->course($record->caseBefore(), [[]])[0];
+        $next = \array_slice($assessment->next, 0, self::NEXT_SHOWN);
 
         return $this->render('diagnosis/likely.html.twig', [
             'job' => $job,
             'record' => $record,
             'suspects' => \array_slice(array_filter($assessment->faults, static fn (Suspect $suspect): bool => $suspect->probability >= self::SHOWN_FROM), 0, self::MOST_SHOWN),
-            'next' => \array_slice($assessment->next, 0, self::NEXT_SHOWN),
+            'before' => $before,
+            'next' => $next,
+            'bearings' => $this->bearings->of($case, array_map(static fn (NextTest $test): string => $test->test, $next)),
             'contradictions' => $assessment->contradictions,
-            'closed' => \count($assessment->blocked),
-            'worked' => $worked,
-            'cautions' => $cautions,
+            'closed' => $assessment->blocked,
+            'proving' => Proving::left($case),
+        ]);
+    }
+
+    #[Route('/course', name: 'course', methods: ['GET'])]
+    public function course(Job $job): Response
+    {
+        $record = $this->recorder->open($job);
+        $telling = array_values(array_filter($record->counting(), static fn (Entry $entry): bool => [] !== $entry->events()));
+        $earlier = \count($telling) - self::STEPS_DRAWN;
+        $case = $record->case();
+        $start = new CaseFile($case->machine);
+        foreach (\array_slice($telling, 0, max(0, $earlier)) as $entry) {
+            foreach ($entry->events() as $event) {
+                $start = $start->with($event);
+            }
+        }
+        $steps = \array_slice($telling, max(0, $earlier));
+        $course = $this->assessor->course($start, [[], ...array_map(static fn (Entry $entry): array => $entry->events(), $steps)]);
+
+        return $this->render('diagnosis/course.html.twig', ['job' => $job, 'steps' => $steps, 'drawing' => CourseDrawing::of($course), 'earlier' => max(0, $earlier)]);
+    }
+
+    #[Route('/tests/{test}', name: 'test', requirements: ['test' => '[a-z_]+\.[a-z_]+'], methods: ['GET'])]
+    public function test(Job $job, string $test, Vocabulary $vocabulary): Response
+    {
+        try {
+            $vocabulary->test($test);
+        } catch (UnknownWord $unknown) {
+            throw $this->createNotFoundException($unknown->getMessage(), $unknown);
+        }
+        $record = $this->recorder->open($job);
+        $case = $record->case();
+        $bearing = $this->bearings->of($case, [$test])[0] ?? null;
+
+        return $this->render('diagnosis/test.html.twig', [
+            'job' => $job,
+            'record' => $record,
+            'test' => $test,
+            'bearing' => $bearing,
+            'prospects' => null === $bearing ? [] : $this->assessor->prospects($case, $test),
         ]);
     }
 }

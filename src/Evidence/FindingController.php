@@ -100,10 +100,15 @@ final class FindingController extends AbstractController
     /** To the page the tap was made on, at the gate it was made at. */
     private function back(Job $job, Request $request): Response
     {
-        return match ($this->taps->text($request, 'back')) {
-            'gates' => $this->redirectToRoute('gates', ['job' => $job->getId(), '_fragment' => 'gate-'.$this->taps->text($request, 'gate')], Response::HTTP_SEE_OTHER),
-            'tank', 'bowl' => $this->redirectToRoute('fuel', ['job' => $job->getId(), 'sample' => $this->taps->text($request, 'back')], Response::HTTP_SEE_OTHER),
-            'likely' => $this->redirectToRoute('likely', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
+        [$page, $where] = [...explode(':', $this->taps->text($request, 'back'), 2), ''];
+        $id = ['job' => $job->getId()];
+
+        return match ($page) {
+            'gates' => $this->redirectToRoute('gates', $id + ['_fragment' => 'gate-'.$this->taps->text($request, 'gate')], Response::HTTP_SEE_OTHER),
+            'tank', 'bowl' => $this->redirectToRoute('fuel', $id + ['sample' => $page], Response::HTTP_SEE_OTHER),
+            'likely' => $this->redirectToRoute('likely', $id, Response::HTTP_SEE_OTHER),
+            'room' => $this->redirectToRoute('room', $id + ['room' => $where], Response::HTTP_SEE_OTHER),
+            'test' => $this->redirectToRoute('test', $id + ['test' => $where], Response::HTTP_SEE_OTHER),
             'history' => $this->redirectToRoute('job_history', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
             default => $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
         };

@@ -32,8 +32,20 @@ final class Record
 
     public function case(): CaseFile
     {
+        return $this->caseOf($this->counting());
+    }
+
+    /** The case as it stood before the last entry that counts. */
+    public function caseBefore(): CaseFile
+    {
+        return $this->caseOf(\array_slice($this->counting(), 0, -1));
+    }
+
+    /** @param list<Entry> $entries */
+    private function caseOf(array $entries): CaseFile
+    {
         $events = [];
-        foreach ($this->counting() as $entry) {
+        foreach ($entries as $entry) {
             $events = [...$events, ...$entry->events()];
         }
         $jars = [];

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Show\LineDrawing;
+use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\GateState;
@@ -24,6 +25,7 @@ final readonly class JobPage
         public Record $record,
         public CaseFile $case,
         public LineDrawing $line,
+        public Assessment $assessment,
         public array $gates,
         public array $shut,
         public OilVerdict $oil,

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Show\LineDrawing;
+use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Gatekeeper;
@@ -27,6 +28,7 @@ final readonly class JobPages
         private Gatekeeper $gatekeeper,
         private GateWalk $walk,
         private Line $line,
+        private Assessor $assessor,
         private UrlGeneratorInterface $addresses,
     ) {
     }
@@ -35,31 +37,18 @@ final readonly class JobPages
     {
         $case = $record->case();
         $school = Standing::schoolOf($case);
+        $assessment = $this->assessor->assess($case);
 
         return new JobPage(
             $record->job,
             $record,
             $case,
-            LineDrawing::of($this->line->of($case), fn (Element $element): string => $this->roomOf($element, $record->job)),
+            LineDrawing::of($this->line->of($case, $assessment->faults), fn (Element $element): string => $this->addresses->generate('room', ['job' => $record->job->getId(), 'room' => $element->value])),
+            $assessment,
             $this->walk->of($case),
             ShutActs::by($this->gatekeeper->closed($case, self::ACTS)),
             OilVerdict::of($case, $this->vocabulary, $this->gatekeeper),
             array_map(static fn ($jar): FuelVerdict => FuelVerdict::of($jar, $school), $case->jars),
         );
-    }
-
-    /** Where an element is worked on; what has no room yet leads to what is known of it on the page itself. */
-    private function roomOf(Element $element, Job $job): string
-    {
-        [$route, $more] = match ($element) {
-            Element::Tank => ['fuel', ['sample' => 'tank']],
-            Element::Bowl => ['fuel', ['sample' => 'bowl']],
-            Element::Crankcase => ['gates', ['_fragment' => 'gate-oil']],
-            Element::Air => ['gates', ['_fragment' => 'gate-nests']],
-            Element::Cylinder => ['gates', ['_fragment' => 'gate-pull']],
-            default => ['job', ['_fragment' => 'known-'.$element->value]],
-        };
-
-        return $this->addresses->generate($route, ['job' => $job->getId()] + $more);
     }
 }

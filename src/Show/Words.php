@@ -33,6 +33,18 @@ final readonly class Words
         return $this->trade('how.'.$test);
     }
 
+    /** What to lay ready for a test; null where it takes only eyes. */
+    public function tools(string $test): ?string
+    {
+        return $this->trade('tool.'.$test);
+    }
+
+    /** @param 'what'|'looks'|'cure' $part of what is known of a fault */
+    public function knows(string $part, string $fault): string
+    {
+        return $this->translator->trans($part.'.'.$fault, [], 'faults');
+    }
+
     public function outcome(string $test, string $outcome): string
     {
         return $this->trade('outcome.'.$test.'.'.$outcome) ?? $this->trade('outcome.'.$outcome) ?? ucfirst(str_replace('_', ' ', $outcome));

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Line;
 
+use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementState;
 use AwakeShed\Core\Line\Line;
@@ -23,11 +26,11 @@ final class LineTest extends TestCase
     public static function evidence(): iterable
     {
         yield 'nothing' => [[], Element::Jets, Tone::NotLookedAt];
-        yield 'an owner\'s word is a suspicion' => [[Finding::observed('claim.layup', 'fuel_left_in')], Element::Bowl, Tone::Likely];
+        yield 'a story is a suspicion' => [[Finding::number('claim.idle_months', 40), Finding::observed('claim.layup', 'fuel_left_in')], Element::Bowl, Tone::Likely];
         yield 'gas in the oil points at the needle' => [[Finding::observed('look.oil_smell', 'gas')], Element::Needle, Tone::Strong];
         yield 'and is bad for the crankcase' => [[Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_level', 'at_mark')], Element::Crankcase, Tone::Bad];
         yield 'a proof outweighs a hint' => [[Finding::observed('claim.tank_fuel_age', 'mixed'), Finding::observed('jar.tank', 'clear_one_layer')], Element::Tank, Tone::Good];
-        yield 'a proof does not outweigh a strong suspicion' => [[Finding::observed('compression.leakdown', 'good'), Finding::observed('feel.pull', 'locked')], Element::Cylinder, Tone::Strong];
+        yield 'a proof does not outweigh a likely suspicion' => [[Finding::observed('compression.leakdown', 'good'), Finding::observed('feel.pull', 'locked')], Element::Cylinder, Tone::Likely];
         yield 'a later finding of the same test replaces the earlier' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Tank, Tone::Good];
         yield 'also where it says nothing of the element any more' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Jets, Tone::NotLookedAt];
         yield 'a cure silences what was before' => [[Finding::observed('needle.pressure', 'leaks'), new PutRight('carb.needle_leaks')], Element::Needle, Tone::PutRight];
@@ -48,34 +51,49 @@ final class LineTest extends TestCase
         self::assertSame([['test' => 'look.oil_smell', 'outcome' => 'gas'], ['test' => 'look.oil_level', 'outcome' => 'far_over']], $state->because);
     }
 
-    public function testEveryEntryNamesWordsOfTheVocabularyAndEveryElementCanTurnBad(): void
+    public function testEveryEntryNamesWordsOfTheVocabularyAndEveryElementCanBeSuspected(): void
     {
-        /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, string>} $bearings */
+        /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, list<string>>} $bearings */
         $bearings = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/Line/data/bearings.json'), true, 16, \JSON_THROW_ON_ERROR);
         $vocabulary = Vocabulary::shipped();
-        $canBeBad = [];
         foreach ($bearings['outcomes'] as $test => $outcomes) {
             self::assertSame([], array_diff(array_keys($outcomes), $vocabulary->test($test)->outcomes ?? []), $test);
             foreach ($outcomes as $elements) {
                 foreach ($elements as $element => $tone) {
                     self::assertNotNull(Element::tryFrom($element), $element);
-                    $canBeBad[$element] = ($canBeBad[$element] ?? false) || \in_array(Tone::from($tone), [Tone::Bad, Tone::Strong, Tone::Likely], true);
+                    self::assertContains(Tone::from($tone), [Tone::Good, Tone::Bad], "$test: suspicion is the fault model's business");
                 }
             }
         }
-        foreach (Element::cases() as $element) {
-            self::assertTrue($canBeBad[$element->value] ?? false, $element->value);
-        }
-        foreach ($bearings['faults'] as $fault => $element) {
+        $bearing = [];
+        foreach ($bearings['faults'] as $fault => $elements) {
             $vocabulary->checkFault($fault);
-            self::assertNotNull(Element::tryFrom($element));
+            $bearing = [...$bearing, ...$elements];
         }
+        self::assertEqualsCanonicalizing(array_column(Element::cases(), 'value'), array_values(array_unique($bearing)), 'a fault sits on every element, so each can be suspected');
+    }
+
+    public function testEveryTestHasOneRoom(): void
+    {
+        self::assertEqualsCanonicalizing(array_keys(Vocabulary::shipped()->tests), array_merge(...array_values(Line::shipped()->rooms)));
+        self::assertSame([...array_column(Element::cases(), 'value'), 'machine', 'story'], array_keys(Line::shipped()->rooms));
+    }
+
+    public function testGivesTheFindingsThatMakeItSuspect(): void
+    {
+        $state = self::state([Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.carb_outside', 'fuel_stain')], Element::Needle);
+        self::assertTrue($state->tone->isSuspicion());
+        self::assertSame(['look.carb_outside'], array_column($state->because, 'test'));
+        $told = self::state([Finding::number('claim.idle_months', 60), Finding::observed('claim.layup', 'fuel_left_in')], Element::Jets);
+        self::assertSame(['claim.idle_months', 'claim.layup'], array_column($told->because, 'test'), 'by its story alone');
     }
 
     /** @param list<Finding|PutRight> $events */
     private static function state(array $events, Element $element): ElementState
     {
-        foreach (Line::shipped()->of(new CaseFile(new MachineFacts(MachineKind::Mower), $events)) as $state) {
+        $vocabulary = Vocabulary::shipped();
+        $case = new CaseFile(new MachineFacts(MachineKind::Mower), $events);
+        foreach (Line::shipped()->of($case, (new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary)))->assess($case)->faults) as $state) {
             if ($state->element === $element) {
                 return $state;
             }

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Evidence;
+
+/**
+ * Reads findings as an old hand writes them: the beginnings of a few words, of the test and of what it said, in any
+ * order; a semicolon between findings. "pil bl" is the pilot jet blocked, "idle 26" stood for 26 months.
+ */
+final readonly class Shorthand
+{
+    /** Where the best reading is no better than the next by so much, it is asked instead of taken. */
+    private const CLEARLY_BETTER = 0.15;
+
+    /** A word of what was said tells more than one of the test's name. */
+    private const OUTCOME_WEIGHT = 1.2;
+
+    /**
+     * @param list<array{test: string, outcome: string|null, testWords: list<string>, outcomeWords: list<string>}> $lexicon
+     *                                                                                                                      what can be said, in lower case; a null outcome takes a number
+     */
+    public function __construct(private array $lexicon)
+    {
+    }
+
+    /** @return list<string> a written line, finding by finding */
+    public static function split(string $line): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode(';', $line)), static fn (string $part): bool => '' !== $part));
+    }
+
+    /**
+     * @param string $part of one finding
+     *
+     * @return list<Finding> what it may mean, the likeliest first
+     */
+    public function readings(string $part, int $most = 8): array
+    {
+        $found = $this->scored($part);
+
+        return array_column(\array_slice($found, 0, $most), 0);
+    }
+
+    /** @return Finding|null what it means; null where that is nothing, or not plain */
+    public function plain(string $part): ?Finding
+    {
+        $found = $this->scored($part);
+        if ([] === $found || (isset($found[1]) && $found[0][1] - $found[1][1] < self::CLEARLY_BETTER)) {
+            return null;
+        }
+
+        return $found[0][0];
+    }
+
+    /** @return list<array{Finding, float}> with the score, the best first */
+    private function scored(string $part): array
+    {
+        $exact = $this->spelledOut($part);
+        if (null !== $exact) {
+            return [[$exact, 1.0]];
+        }
+        $typed = preg_split('/[\s,:=]+/', mb_strtolower(trim($part)), -1, \PREG_SPLIT_NO_EMPTY);
+        $words = false === $typed ? [] : $typed;
+        $number = null;
+        foreach ($words as $place => $word) {
+            if (1 === preg_match('/^-?\d+(\.\d+)?$/', $word)) {
+                $number = (float) $word;
+                unset($words[$place]);
+            }
+        }
+        $found = [];
+        foreach ([] === $words ? [] : $this->lexicon as $place => $entry) {
+            $score = (null === $entry['outcome']) === (null === $number) ? null : self::score($words, $entry);
+            if (null !== $score) {
+                $found[] = [null === $entry['outcome'] ? Finding::number($entry['test'], (float) $number) : Finding::observed($entry['test'], $entry['outcome']), $score, $place];
+            }
+        }
+        usort($found, static fn (array $one, array $other): int => [$other[1], $one[2]] <=> [$one[1], $other[2]]);
+
+        return array_map(static fn (array $one): array => [$one[0], $one[1]], $found);
+    }
+
+    /** By the vocabulary's own ids, as completion writes them: "look.plug dry". */
+    private function spelledOut(string $part): ?Finding
+    {
+        [$test, $said] = [...explode(' ', $part, 2), ''];
+        foreach ($this->lexicon as $entry) {
+            if ($entry['test'] === $test && $entry['outcome'] === $said) {
+                return Finding::observed($test, $said);
+            }
+            if ($entry['test'] === $test && null === $entry['outcome'] && is_numeric($said)) {
+                return Finding::number($test, (float) $said);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param array<int, string>                                              $typed
+     * @param array{testWords: list<string>, outcomeWords: list<string>, ...} $entry
+     *
+     * @return float|null null when a word begins none of the entry's
+     */
+    private static function score(array $typed, array $entry): ?float
+    {
+        $score = 0.0;
+        $used = [];
+        foreach ($typed as $word) {
+            $best = 0.0;
+            $bestAt = null;
+            foreach (['testWords' => 1.0, 'outcomeWords' => self::OUTCOME_WEIGHT] as $where => $weight) {
+                foreach ($entry[$where] as $place => $known) {
+                    if (!isset($used[$where.$place]) && str_starts_with($known, $word)) {
+                        // The first word of a name says more than the ones after it.
+                        $worth = $weight * (0.5 + 0.5 * mb_strlen($word) / mb_strlen($known)) / (1 + 0.15 * $place);
+                        if ($worth > $best) {
+                            $best = $worth;
+                            $bestAt = $where.$place;
+                        }
+                    }
+                }
+            }
+            if (null === $bestAt) {
+                return null;
+            }
+            $used[$bestAt] = true;
+            $score += $best;
+        }
+        // Short names that are said in full go before long ones that merely begin so.
+        $left = \count($entry['testWords']) + \count($entry['outcomeWords']) - \count($used);
+
+        return $score / \count($typed) - 0.02 * $left;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Diagnosis;
+
+use AwakeShed\App\Show\Words;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\Shorthand;
+use AwakeShed\Core\Evidence\Vocabulary;
+
+/** All that can be said of a machine, in the reader's words and the vocabulary's own, for the shorthand. */
+final readonly class Lexicon
+{
+    /** Words that tell nothing apart. */
+    private const SMALL = ['the', 'a', 'of', 'it', 'to', 'in', 'on', 'is', 'by', 'with', 'from', 'and', 'or', 'at'];
+
+    public function __construct(private Vocabulary $vocabulary, private Words $words)
+    {
+    }
+
+    public function of(MachineFacts $machine): Shorthand
+    {
+        $lexicon = [];
+        foreach ($this->vocabulary->tests as $test) {
+            if (!$this->vocabulary->applies($test->id, $machine)) {
+                continue;
+            }
+            $testWords = self::wordsOf($this->words->test($test->id).' '.$test->id);
+            foreach ($test->outcomes ?? [null] as $outcome) {
+                $lexicon[] = [
+                    'test' => $test->id,
+                    'outcome' => $outcome,
+                    'testWords' => $testWords,
+                    'outcomeWords' => null === $outcome ? [] : self::wordsOf($this->words->outcome($test->id, $outcome).' '.$outcome),
+                ];
+            }
+        }
+
+        return new Shorthand($lexicon);
+    }
+
+    /** @return list<string> */
+    private static function wordsOf(string $text): array
+    {
+        $words = preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text), -1, \PREG_SPLIT_NO_EMPTY);
+
+        return array_values(array_unique(array_diff(false === $words ? [] : $words, self::SMALL)));
+    }
+}

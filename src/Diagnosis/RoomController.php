@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Diagnosis;
+
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobPages;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\Core\Diagnosis\Suspect;
+use AwakeShed\Core\Line\Element;
+use AwakeShed\Core\Line\Line;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** One element of the line, or the machine around it: every test made there, a tap each, with the line above to see it move. */
+final class RoomController extends AbstractController
+{
+    #[Route('/jobs/{job}/line/{room}', name: 'room', requirements: ['job' => JobResolver::NUMBER, 'room' => '[a-z]+'], methods: ['GET'])]
+    public function room(Job $job, string $room, Line $line, Recorder $recorder, JobPages $pages, Bearings $bearings): Response
+    {
+        $tests = $line->rooms[$room] ?? throw $this->createNotFoundException('There is no such room on the line.');
+        $page = $pages->of($recorder->open($job));
+        $element = Element::tryFrom($room);
+        $here = null === $element ? [] : $line->faultsOf($element);
+
+        return $this->render('diagnosis/room.html.twig', [
+            'page' => $page,
+            'room' => $room,
+            'rooms' => array_keys($line->rooms),
+            'bearings' => $bearings->of($page->case, $tests),
+            'suspects' => array_values(array_filter($page->assessment->faults, static fn (Suspect $suspect): bool => \in_array($suspect->fault, $here, true))),
+        ]);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Diagnosis;
+
+use AwakeShed\Core\Diagnosis\Assessment;
+use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
+
+/** Cases for the diagnosis, put together and assessed in a line. */
+final readonly class Assessing
+{
+    public const GATES = ['look.oil_level' => 'at_mark', 'look.oil_smell' => 'none', 'look.oil_body' => 'normal', 'look.air_filter' => 'dusty', 'feel.pull' => 'normal'];
+
+    /** @param array<string, string|int> $findings */
+    public static function of(array $findings, string $kind, PutRight ...$cures): Assessment
+    {
+        return self::assessor()->assess(self::case($findings, $kind, ...$cures));
+    }
+
+    public static function assessor(): Assessor
+    {
+        $vocabulary = Vocabulary::shipped();
+
+        return new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary));
+    }
+
+    /** @param array<string, string|int> $findings */
+    public static function case(array $findings, string $kind, PutRight ...$cures): CaseFile
+    {
+        $events = [];
+        foreach ($findings as $test => $outcome) {
+            $events[] = \is_int($outcome) ? Finding::number($test, $outcome) : Finding::observed($test, $outcome);
+        }
+
+        return new CaseFile(new MachineFacts(MachineKind::from($kind)), [...$events, ...array_values($cures)]);
+    }
+}
