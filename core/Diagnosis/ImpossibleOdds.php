@@ -26,11 +26,7 @@ final class ImpossibleOdds extends StatedRefusal
     public static function unlessSumsTo(string $path, float $sum, float $least, float $most): void
     {
         if ($sum < $least || $sum > $most) {
-            throw new self(
-                $least > 0.0 ? 'odds.row_sum' : 'odds.row_over',
-                \sprintf('The row of %s adds up to %s %%.', $path, round(100 * $sum, 2)),
-                ['path' => $path, 'sum' => round(100 * $sum, 2)],
-            );
+            throw new self($least > 0.0 ? 'odds.row_sum' : 'odds.row_over', \sprintf('The row of %s adds up to %s %%.', $path, round(100 * $sum, 2)), ['path' => $path, 'sum' => round(100 * $sum, 2)]);
         }
     }
 }

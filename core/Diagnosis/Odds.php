@@ -84,7 +84,8 @@ final readonly class Odds
     public function check(string $path): void
     {
         $parts = explode('/', $path);
-        $value = $this->at($path) ?? throw ImpossibleOdds::noSuchNumber($path);
+        // What a row of a fault does not name, the fault does not show.
+        $value = $this->at($path) ?? ('shows' === ($parts[2] ?? '') ? 0.0 : throw ImpossibleOdds::noSuchNumber($path));
         if ('prior' === ($parts[2] ?? '')) {
             ImpossibleOdds::unlessBetween($path, $value, self::LEAST_PRIOR, self::MOST_PRIOR);
         } elseif ('base' === ($parts[3] ?? '')) {

@@ -18,7 +18,7 @@ use AwakeShed\Core\Gate\BlockerKind;
 final readonly class Suggestions
 {
     /** Less is not worth anybody's minute. */
-    private const LEAST_BITS = 0.002;
+    private const LEAST_BITS = 0.0005;
 
     /** A test that takes no time would be worth anything. */
     private const LEAST_MINUTES = 0.5;

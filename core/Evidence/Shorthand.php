@@ -16,12 +16,25 @@ final readonly class Shorthand
     /** A word of what was said tells more than one of the test's name. */
     private const OUTCOME_WEIGHT = 1.2;
 
+    private const UNSAID = 0.08;
+
+    /** Words that tell nothing apart. */
+    private const SMALL = ['the', 'a', 'of', 'it', 'to', 'is', 'and', 'or'];
+
     /**
      * @param list<array{test: string, outcome: string|null, testWords: list<string>, outcomeWords: list<string>}> $lexicon
      *                                                                                                                      what can be said, in lower case; a null outcome takes a number
      */
     public function __construct(private array $lexicon)
     {
+    }
+
+    /** @return list<string> the words of a name or an id, as the lexicon wants them */
+    public static function words(string $text): array
+    {
+        $words = preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text), -1, \PREG_SPLIT_NO_EMPTY);
+
+        return array_values(array_unique(array_diff(false === $words ? [] : $words, self::SMALL)));
     }
 
     /** @return list<string> a written line, finding by finding */
@@ -61,7 +74,7 @@ final readonly class Shorthand
             return [[$exact, 1.0]];
         }
         $typed = preg_split('/[\s,:=]+/', mb_strtolower(trim($part)), -1, \PREG_SPLIT_NO_EMPTY);
-        $words = false === $typed ? [] : $typed;
+        $words = array_diff(false === $typed ? [] : $typed, self::SMALL);
         $number = null;
         foreach ($words as $place => $word) {
             if (1 === preg_match('/^-?\d+(\.\d+)?$/', $word)) {
@@ -69,6 +82,8 @@ final readonly class Shorthand
                 unset($words[$place]);
             }
         }
+        // The longest choose first: a short one may fit where only a long one does.
+        usort($words, static fn (string $one, string $other): int => mb_strlen($other) <=> mb_strlen($one));
         $found = [];
         foreach ([] === $words ? [] : $this->lexicon as $place => $entry) {
             $score = (null === $entry['outcome']) === (null === $number) ? null : self::score($words, $entry);
@@ -98,7 +113,7 @@ final readonly class Shorthand
     }
 
     /**
-     * @param array<int, string>                                              $typed
+     * @param list<string>                                                    $typed
      * @param array{testWords: list<string>, outcomeWords: list<string>, ...} $entry
      *
      * @return float|null null when a word begins none of the entry's
@@ -128,9 +143,9 @@ final readonly class Shorthand
             $used[$bestAt] = true;
             $score += $best;
         }
-        // Short names that are said in full go before long ones that merely begin so.
-        $left = \count($entry['testWords']) + \count($entry['outcomeWords']) - \count($used);
+        // Names said in full go before longer ones that merely begin so.
+        $unsaid = \count($entry['testWords']) - \count(array_filter(array_keys($used), static fn (string $key): bool => str_starts_with($key, 'testWords')));
 
-        return $score / \count($typed) - 0.02 * $left;
+        return $score / \count($typed) - self::UNSAID * $unsaid;
     }
 }

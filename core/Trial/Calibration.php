@@ -36,7 +36,7 @@ final class Calibration
         for ($bin = 0; $bin < self::BINS; ++$bin) {
             if (isset($this->bins[$bin])) {
                 ['count' => $count, 'believed' => $believed, 'so' => $so] = $this->bins[$bin];
-                $table[] = ['from' => $bin / self::BINS, 'to' => ($bin + 1) / self::BINS, 'count' => $count, 'believed' => $believed / $count, 'so' => $so / $count];
+                $table[] = ['from' => $bin / self::BINS, 'to' => ($bin + 1) / self::BINS, 'count' => $count, 'believed' => $believed / $count, 'so' => (float) ($so / $count)];
             }
         }
 

@@ -12,9 +12,6 @@ use AwakeShed\Core\Evidence\Vocabulary;
 /** All that can be said of a machine, in the reader's words and the vocabulary's own, for the shorthand. */
 final readonly class Lexicon
 {
-    /** Words that tell nothing apart. */
-    private const SMALL = ['the', 'a', 'of', 'it', 'to', 'in', 'on', 'is', 'by', 'with', 'from', 'and', 'or', 'at'];
-
     public function __construct(private Vocabulary $vocabulary, private Words $words)
     {
     }
@@ -26,25 +23,17 @@ final readonly class Lexicon
             if (!$this->vocabulary->applies($test->id, $machine)) {
                 continue;
             }
-            $testWords = self::wordsOf($this->words->test($test->id).' '.$test->id);
+            $testWords = Shorthand::words($this->words->test($test->id).' '.$test->id);
             foreach ($test->outcomes ?? [null] as $outcome) {
                 $lexicon[] = [
                     'test' => $test->id,
                     'outcome' => $outcome,
                     'testWords' => $testWords,
-                    'outcomeWords' => null === $outcome ? [] : self::wordsOf($this->words->outcome($test->id, $outcome).' '.$outcome),
+                    'outcomeWords' => null === $outcome ? [] : Shorthand::words($this->words->outcome($test->id, $outcome).' '.$outcome),
                 ];
             }
         }
 
         return new Shorthand($lexicon);
-    }
-
-    /** @return list<string> */
-    private static function wordsOf(string $text): array
-    {
-        $words = preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text), -1, \PREG_SPLIT_NO_EMPTY);
-
-        return array_values(array_unique(array_diff(false === $words ? [] : $words, self::SMALL)));
     }
 }

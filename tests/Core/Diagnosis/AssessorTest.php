@@ -4,18 +4,13 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Diagnosis;
 
-use AwakeShed\Core\Diagnosis\Assessment;
-use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\Contradiction;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
-use AwakeShed\Core\Evidence\CaseFile;
-use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
-use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\TestCase;
 

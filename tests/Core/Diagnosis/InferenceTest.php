@@ -44,6 +44,26 @@ final class InferenceTest extends TestCase
         self::assertLessThan(0.5, $worst);
     }
 
+    public function testFindingsThatShareNoFaultAreExactHoweverMany(): void
+    {
+        // Twelve alarming findings on six pairs of faults that have nothing to do with one another, against the sum over
+        // all sets of faults.
+        $random = new Seeded(47);
+        $priors = $observations = [];
+        for ($pair = 0; $pair < 6; ++$pair) {
+            $priors['f'.(2 * $pair)] = $random->float(0.05, 0.4);
+            $priors['f'.(2 * $pair + 1)] = $random->float(0.05, 0.4);
+            foreach ([0.8, 0.5] as $number => $share) {
+                $model = TestModel::of(['fine' => 0.95, 'bad' => 0.05], ['f'.(2 * $pair) => ['bad' => $share], 'f'.(2 * $pair + 1) => ['bad' => 0.9 - $share / 2]]);
+                $observations[] = new Observation("t$pair.$number", $model, [1], []);
+            }
+        }
+        $exact = self::bySumming($priors, $observations);
+        foreach (Inference::posterior($priors, $observations) as $fault => $probability) {
+            self::assertEqualsWithDelta($exact[$fault], $probability, 1e-9, $fault);
+        }
+    }
+
     public function testTheOrderOfFindingsMeansNothing(): void
     {
         $random = new Seeded(43);

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Evidence;
+
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\Shorthand;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ShorthandTest extends TestCase
+{
+    /** @return iterable<string, array{string, Finding|null}> */
+    public static function lines(): iterable
+    {
+        yield 'beginnings of two words' => ['pil bl', Finding::observed('jet.pilot', 'blocked')];
+        yield 'in any order' => ['bl pil', Finding::observed('jet.pilot', 'blocked')];
+        yield 'with a colon and capitals' => ['Pilot: BLOCKED', Finding::observed('jet.pilot', 'blocked')];
+        yield 'one word where nothing else has it' => ['partial pil', Finding::observed('jet.pilot', 'partial')];
+        yield 'a number' => ['stood 26', Finding::number('claim.idle_months', 26)];
+        yield 'a number first' => ['26.5 stood', Finding::number('claim.idle_months', 26.5)];
+        yield 'the ids themselves' => ['jet.main blocked', Finding::observed('jet.main', 'blocked')];
+        yield 'two things it may mean' => ['jet bl', null];
+        yield 'a number where a word belongs' => ['pil 3', null];
+        yield 'a word where a number belongs' => ['stood long', null];
+        yield 'nothing begins so' => ['zzz', null];
+        yield 'no word at all' => ['12', null];
+    }
+
+    #[DataProvider('lines')]
+    public function testReadsWhatAnOldHandWrites(string $line, ?Finding $meant): void
+    {
+        self::assertEquals($meant, self::shorthand()->plain($line));
+    }
+
+    public function testOffersAllThatItMayMeanTheLikeliestFirst(): void
+    {
+        self::assertEquals(['jet.pilot', 'jet.main'], array_column(self::shorthand()->readings('jet bl'), 'test'));
+        self::assertSame([], self::shorthand()->readings('zzz'));
+        self::assertCount(1, self::shorthand()->readings('jet', 1));
+    }
+
+    public function testALineHoldsSeveralFindings(): void
+    {
+        self::assertSame(['plug dry', 'pil bl'], Shorthand::split(' plug dry ;; pil bl;'));
+        self::assertSame([], Shorthand::split(' ; '));
+    }
+
+    private static function shorthand(): Shorthand
+    {
+        return new Shorthand([
+            ['test' => 'jet.pilot', 'outcome' => 'clear', 'testWords' => ['pilot', 'jet'], 'outcomeWords' => ['clear']],
+            ['test' => 'jet.pilot', 'outcome' => 'partial', 'testWords' => ['pilot', 'jet'], 'outcomeWords' => ['partial']],
+            ['test' => 'jet.pilot', 'outcome' => 'blocked', 'testWords' => ['pilot', 'jet'], 'outcomeWords' => ['blocked']],
+            ['test' => 'jet.main', 'outcome' => 'blocked', 'testWords' => ['main', 'jet'], 'outcomeWords' => ['blocked']],
+            ['test' => 'claim.idle_months', 'outcome' => null, 'testWords' => ['stood', 'idle', 'months'], 'outcomeWords' => []],
+        ]);
+    }
+}
