@@ -98,7 +98,7 @@ function measure(string $title, array $pages, float $bar, Closure $get, Closure 
     }
 }
 
-$pages = ['empty page' => '/health', 'shed' => '/', 'job' => '/jobs/9', 'gates' => '/jobs/9/gates', 'jar' => '/jobs/9/fuel/tank', 'history' => '/jobs/9/history', 'take in' => '/take-in'];
+$pages = ['empty page' => '/health', 'shed' => '/', 'job' => '/jobs/9', 'gates' => '/jobs/9/gates', 'jar' => '/jobs/9/fuel/tank', 'history' => '/jobs/9/history', 'what it may be' => '/jobs/9/likely', 'a room of the line' => '/jobs/9/line/jets', 'take in' => '/take-in'];
 $jobs = $number('SELECT COUNT(*) FROM job');
 measure(sprintf('With %d jobs (bar 4x)', $jobs), $pages, 4.0, $get, $statements);
 

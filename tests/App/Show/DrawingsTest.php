@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\App\Show;
 
 use AwakeShed\App\Show\Bar;
 use AwakeShed\App\Show\BarDrawing;
+use AwakeShed\App\Show\CourseDrawing;
 use AwakeShed\App\Show\CylinderDrawing;
 use AwakeShed\App\Show\Figures;
 use AwakeShed\App\Show\Scale;
@@ -83,6 +84,21 @@ final class DrawingsTest extends TestCase
         $over = $at(30);
         self::assertSame((float) CylinderDrawing::TOP, $over->surface);
         self::assertEqualsWithDelta(1.5 * (CylinderDrawing::CROWN - CylinderDrawing::TOP), $over->crown - CylinderDrawing::TOP, 1e-9, 'half as much again stands half as high again');
+    }
+
+    public function testBeliefIsDrawnWithinItsFrameAndItsNumbersDoNotCoverOneAnother(): void
+    {
+        $drawing = CourseDrawing::of([['a' => 0.1, 'b' => 0.1, 'c' => 0.05], ['a' => 0.5, 'b' => 0.5, 'c' => 0.1], ['a' => 1.0, 'b' => 0.99, 'c' => 0.02]]);
+        self::assertSame(['a', 'b'], array_column($drawing->lines, 'fault'), 'what was never believed is not drawn');
+        foreach ($drawing->lines as $line) {
+            preg_match_all('/([\d.]+) ([\d.]+)/', $line['path'], $points, \PREG_SET_ORDER);
+            self::assertCount(3, $points);
+            foreach ($points as [, $x, $y]) {
+                self::assertTrue($x >= CourseDrawing::LEFT && $x <= CourseDrawing::RIGHT && $y >= CourseDrawing::TOP && $y <= CourseDrawing::BOTTOM, "$x, $y");
+            }
+        }
+        self::assertGreaterThanOrEqual(20.0, $drawing->lines[1]['markY'] - $drawing->lines[0]['markY']);
+        self::assertSame([], CourseDrawing::of([[]])->lines);
     }
 
     public function testBarsStandOnOneFloorInProportion(): void

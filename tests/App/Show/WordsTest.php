@@ -13,6 +13,7 @@ use AwakeShed\Core\Fuel\TankAction;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Gate\Stand;
 use AwakeShed\Core\Line\Element;
+use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Line\Tone;
 use AwakeShed\Core\Oil\OilDecision;
 use AwakeShed\Core\Refusal;
@@ -42,6 +43,15 @@ final class WordsTest extends KernelTestCase
             foreach ($gate['cautions'] as $caution) {
                 $keys[] = 'caution.'.$caution;
             }
+        }
+        foreach (array_keys($vocabulary->tests) as $test) {
+            array_push($keys, 'test.'.$test, ...(str_starts_with($test, 'claim.') ? [] : ['how.'.$test, 'tool.'.$test]));
+        }
+        foreach (array_keys(Line::shipped()->rooms) as $room) {
+            $keys[] = 'outcome.element.'.$room;
+        }
+        foreach (array_keys($vocabulary->faults) as $fault) {
+            $keys[] = 'outcome.fault_group.'.strstr($fault, '.', true);
         }
         foreach (['fuel' => FuelDecision::cases(), 'oil' => OilDecision::cases(), 'tank' => TankAction::cases(), 'outcome.stand' => Stand::cases(), 'outcome.kind' => MachineKind::cases(), 'outcome.waste' => WasteStream::cases(), 'outcome.element' => Element::cases(), 'outcome.tone' => Tone::cases()] as $prefix => $cases) {
             foreach ($cases as $case) {
