@@ -10,6 +10,7 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Stage\Act;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\DBAL\Types\Types;
@@ -63,6 +64,10 @@ class Entry
     /** @var array{calculation: string, in: array<string, mixed>}|null */
     #[ORM\Column(nullable: true)]
     private ?array $worked = null;
+
+    /** @var array{step: string, figures: array<string, float|int>, choice: string|null}|null what was done that is no finding */
+    #[ORM\Column(nullable: true)]
+    private ?array $done = null;
 
     /** @var array<string, string> field => text, as it was typed */
     #[ORM\Column]
@@ -138,6 +143,13 @@ class Entry
         return $this;
     }
 
+    public function doing(Act $act): self
+    {
+        $this->done = $act->toArray();
+
+        return $this;
+    }
+
     public function strike(bool $struck): void
     {
         $this->struck = $struck;
@@ -202,6 +214,11 @@ class Entry
     public function getWorked(): ?WorkedOut
     {
         return null === $this->worked ? null : new WorkedOut($this->worked['calculation'], $this->worked['in']);
+    }
+
+    public function getAct(): ?Act
+    {
+        return null === $this->done ? null : Act::fromArray($this->done);
     }
 
     /** @return array<string, string> */

@@ -9,6 +9,7 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Stage\Act;
 
 /** All entries of one job, and the case they add up to. */
 final class Record
@@ -33,6 +34,12 @@ final class Record
     public function case(): CaseFile
     {
         return $this->caseOf($this->counting());
+    }
+
+    /** @return list<Act> what was done, in order */
+    public function acts(): array
+    {
+        return array_values(array_filter(array_map(static fn (Entry $entry): ?Act => $entry->getAct(), $this->counting()), static fn (?Act $act): bool => null !== $act));
     }
 
     /** The case as it stood before the last entry that counts. */

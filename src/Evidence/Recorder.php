@@ -17,6 +17,8 @@ use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Gate\Standing;
+use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Stage\Work;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -37,6 +39,7 @@ final readonly class Recorder
         private Vocabulary $vocabulary,
         private Gatekeeper $gatekeeper,
         private GateWalk $walk,
+        private Work $work,
     ) {
     }
 
@@ -74,6 +77,32 @@ final readonly class Recorder
             $entry = Entry::observation($job, $by, $this->clock->now(), $source, $events);
 
             return null === $worked ? $entry : $entry->workedOutBy($worked);
+        });
+    }
+
+    /**
+     * Records that a step was done.
+     *
+     * @param (\Closure(): void)|null $also what goes with it, in the same transaction: waste, a wait
+     *
+     * @throws ClosedJob
+     * @throws ClosedStep                          when something must come first, or a gate keeps it closed
+     * @throws \AwakeShed\Core\Stage\ImpossibleAct when there is no such step, or it is not done so
+     */
+    public function did(Job $job, Member $by, RequestKey $key, Act $act, ?\Closure $also = null): void
+    {
+        $step = $this->work->step($act->step);
+        $step->check($act);
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $step, $act, $also): Entry {
+            $state = $this->work->stateOf($step, $record->case(), $record->acts());
+            if ($state->isClosed()) {
+                throw new ClosedStep($state);
+            }
+            if (null !== $also) {
+                $also();
+            }
+
+            return Entry::observation($job, $by, $this->clock->now(), Source::Bench, [])->doing($act);
         });
     }
 

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace AwakeShed\App\Http;
 
 use AwakeShed\App\Evidence\ClosedJob;
+use AwakeShed\App\Evidence\ClosedStep;
 use AwakeShed\App\Evidence\ClosedTest;
 use AwakeShed\App\Evidence\StaleEntry;
+use AwakeShed\App\Job\HeldBack;
 use AwakeShed\App\Show\Words;
 use AwakeShed\Core\Refusal;
 use Doctrine\DBAL\Exception\ConnectionException;
@@ -60,6 +62,8 @@ final readonly class ErrorPage
 
         return match (true) {
             $failure instanceof ClosedTest => [Response::HTTP_CONFLICT, 'closed', $this->words->closedTest($failure)],
+            $failure instanceof ClosedStep => [Response::HTTP_CONFLICT, 'closed', $this->words->closedStep($failure)],
+            $failure instanceof HeldBack => [Response::HTTP_CONFLICT, 'held_back', $this->words->closing($failure->why)],
             $failure instanceof ClosedJob => [Response::HTTP_CONFLICT, 'handed_back', null],
             $failure instanceof StaleEntry => [Response::HTTP_CONFLICT, 'stale_entry', null],
             $failure instanceof StaleForm => [Response::HTTP_FORBIDDEN, 'stale_form', null],

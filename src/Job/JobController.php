@@ -9,6 +9,7 @@ use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\Core\Stage\Closing;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -58,7 +59,13 @@ final class JobController extends AbstractController
     #[IsGranted(JobVoter::HAND_BACK, 'job')]
     public function handBack(Job $job, Request $request, Taps $taps, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
-        $this->recorder->rewrite($job, $member, $taps->check($request), static function () use ($job, $clock): void {
+        $key = $taps->check($request);
+        $record = $this->recorder->open($job);
+        $hindrance = $job->isHandedBack() ? null : Closing::hindrance($record->case(), $record->acts());
+        if (null !== $hindrance) {
+            throw new HeldBack($hindrance);
+        }
+        $this->recorder->rewrite($job, $member, $key, static function () use ($job, $clock): void {
             $job->isHandedBack() ? $job->takeBack() : $job->handBack($clock->now());
         }, evenIfHandedBack: true);
         $this->addFlash('said', $job->isHandedBack() ? 'Handed back.' : 'Back in the shed.');

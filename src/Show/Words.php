@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Show;
 
+use AwakeShed\App\Evidence\ClosedStep;
 use AwakeShed\App\Evidence\ClosedTest;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -11,6 +12,9 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\BlockerKind;
 use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Stage\Step;
+use AwakeShed\Core\Stage\Work;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Translation\TranslatorBagInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -18,7 +22,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** Puts the core's ids and refusals into the reader's words (translations/trade.*, translations/refusals.*). */
 final readonly class Words
 {
-    public function __construct(#[Autowire(service: 'translator')] private TranslatorInterface&TranslatorBagInterface $translator, private Vocabulary $vocabulary)
+    public function __construct(#[Autowire(service: 'translator')] private TranslatorInterface&TranslatorBagInterface $translator, private Vocabulary $vocabulary, private Work $work)
     {
     }
 
@@ -118,6 +122,63 @@ final readonly class Words
             .implode(' ', array_map($this->blocker(...), $closed->blockers));
     }
 
+    /** A step of a stage, by its own name or its test's or its cure's. */
+    public function step(Step $step): string
+    {
+        return $this->stepWord('step.'.$step->id) ?? match (true) {
+            null !== $step->test => $this->test($step->test),
+            null !== $step->cure => $this->translator->trans('Put right: %fault%', ['%fault%' => $this->fault($step->cure)]),
+            default => self::spelledOut($step->id),
+        };
+    }
+
+    public function stepNamed(string $id): string
+    {
+        return $this->step($this->work->step($id));
+    }
+
+    /** How it is done, in a sentence or two; null where its test says it. */
+    public function doing(Step $step): ?string
+    {
+        return $this->stepWord('do.'.$step->id);
+    }
+
+    /** What a figure of an act is asked by. */
+    public function field(string $field): string
+    {
+        return $this->stepWord('field.'.$field) ?? self::spelledOut($field);
+    }
+
+    /** What was done, e.g. "Oil drained: 900 mL". */
+    public function act(Act $act): string
+    {
+        $said = array_map(fn (string $field, float $value): string => rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.').' '.($this->stepWord('figure.'.$field) ?? ''), array_keys($act->figures), $act->figures);
+        if (null !== $act->choice) {
+            $said[] = $this->choice($act->step, $act->choice);
+        }
+
+        return $this->stepNamed($act->step).([] === $said ? '' : ': '.implode(', ', $said));
+    }
+
+    public function choice(string $step, string $choice): string
+    {
+        return $this->stepWord('choice.'.$step.'.'.$choice) ?? $this->stepWord('choice.'.$choice) ?? self::spelledOut($choice);
+    }
+
+    public function closedStep(ClosedStep $closed): string
+    {
+        $state = $closed->state;
+
+        return $this->translator->trans('%test% is closed for now.', ['%test%' => $this->step($state->step)]).' '
+            .implode(' ', [...array_map(fn (string $first): string => $this->translator->trans('First: %look%.', ['%look%' => $this->stepNamed($first)]), $state->first), ...array_map($this->blocker(...), $state->blockers)]);
+    }
+
+    /** Why a machine does not go home yet. */
+    public function closing(string $why): string
+    {
+        return $this->stepWord('closing.'.$why) ?? self::spelledOut($why);
+    }
+
     /** What a job waits for: the id of a hold, of a look, or of a step of ours. */
     public function waitsFor(string $id): string
     {
@@ -149,6 +210,11 @@ final readonly class Words
     public function refusal(Refusal $refusal): string
     {
         return $this->translator->trans($refusal->reason(), $refusal->figures(), 'refusals');
+    }
+
+    private function stepWord(string $key): ?string
+    {
+        return $this->translator->getCatalogue()->has($key, 'steps') ? $this->translator->trans($key, [], 'steps') : null;
     }
 
     private function trade(string $key): ?string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Spec;
 
+use AwakeShed\App\Exchange\CsvText;
 use AwakeShed\App\Show\Words;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Refusal;
@@ -60,21 +61,14 @@ final readonly class SpecBookFile
     /** @param list<SpecPage> $pages */
     public function csv(array $pages): string
     {
-        $file = new \SplTempFileObject();
-        $file->fputcsv(self::COLUMNS, escape: '');
+        $rows = [];
         foreach ($pages as $page) {
             foreach ($page->values() as $value) {
-                $file->fputcsv([self::harmless($page->getName()), $page->getKind()->value ?? '', $value->figure->value, $value->amount, $value->source->value, self::harmless($value->note)], escape: '');
+                $rows[] = [$page->getName(), $page->getKind()->value ?? '', $value->figure->value, $value->amount, $value->source->value, $value->note];
             }
         }
-        $file->rewind();
 
-        $lines = '';
-        while (!$file->eof()) {
-            $lines .= $file->fgets();
-        }
-
-        return $lines;
+        return CsvText::of(self::COLUMNS, $rows);
     }
 
     /** @param list<SpecPage> $pages */
@@ -185,11 +179,5 @@ final readonly class SpecBookFile
     private function unknown(string $word, array $known): \UnexpectedValueException
     {
         return new \UnexpectedValueException($this->translator->trans('“%word%” is not known here. It is one of %known%.', ['%word%' => mb_substr($word, 0, 60), '%known%' => implode(', ', array_column($known, 'value'))]));
-    }
-
-    /** A cell that begins like a formula would be run by a spreadsheet. */
-    private static function harmless(string $cell): string
-    {
-        return 1 === preg_match('/\A[=+\-@\t\r]/', $cell) ? "'".$cell : $cell;
     }
 }

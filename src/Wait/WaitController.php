@@ -31,6 +31,8 @@ final class WaitController extends AbstractController
             return null;
         });
 
-        return $this->redirectToRoute('fuel', ['job' => $wait->getJob()->getId(), 'sample' => $wait->getKind()->sample()->value], Response::HTTP_SEE_OTHER);
+        [$route, $parameters] = $wait->getKind()->page();
+
+        return $this->redirectToRoute($route, ['job' => $wait->getJob()->getId()] + $parameters, Response::HTTP_SEE_OTHER);
     }
 }

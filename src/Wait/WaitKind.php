@@ -11,6 +11,11 @@ enum WaitKind: string
 {
     case SettleTank = 'settle_tank';
     case SettleBowl = 'settle_bowl';
+    case DryTank = 'dry_tank';
+    case DrainOil = 'drain_oil';
+
+    /** A run that burns off what is left; it needs an eye on it. */
+    case BurnOff = 'burn_off';
 
     public static function settling(JarSample $sample): self
     {
@@ -20,11 +25,14 @@ enum WaitKind: string
         };
     }
 
-    public function sample(): JarSample
+    /** @return array{string, array<string, string>} the route of the page it is waited for on, with its parameters but the job */
+    public function page(): array
     {
         return match ($this) {
-            self::SettleTank => JarSample::Tank,
-            self::SettleBowl => JarSample::Bowl,
+            self::SettleTank => ['fuel', ['sample' => JarSample::Tank->value]],
+            self::SettleBowl => ['fuel', ['sample' => JarSample::Bowl->value]],
+            self::DryTank => ['stage', ['stage' => 'fuel']],
+            self::DrainOil, self::BurnOff => ['stage', ['stage' => 'flush']],
         };
     }
 }

@@ -35,6 +35,12 @@ final class WaitRepository extends ServiceEntityRepository
         return $waits;
     }
 
+    /** @return list<Wait> what is under way for one job, first ready first */
+    public function ofJob(Job $job): array
+    {
+        return $this->findBy(['job' => $job, 'endedAt' => null], ['readyAt' => 'ASC']);
+    }
+
     public function runningFor(Job $job, WaitKind $kind): ?Wait
     {
         return $this->findOneBy(['job' => $job, 'kind' => $kind, 'endedAt' => null], ['id' => 'DESC']);

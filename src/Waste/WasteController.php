@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Waste;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Exchange\CsvText;
 use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
@@ -12,6 +13,8 @@ use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\Once;
 use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Units\DecimalText;
 use AwakeShed\Core\Units\Volume;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -31,13 +34,65 @@ final class WasteController extends AbstractController
         private readonly EntityManagerInterface $entities,
         private readonly Once $once,
         private readonly ClockInterface $clock,
+        private readonly Ledger $ledger,
     ) {
     }
 
     #[Route('/waste', name: 'waste', methods: ['GET'])]
     public function totals(): Response
     {
-        return $this->render('waste/totals.html.twig', ['totals' => $this->waste->totals()]);
+        return $this->shed([], []);
+    }
+
+    #[Route('/waste.csv', name: 'waste_csv', methods: ['GET'])]
+    public function csv(): Response
+    {
+        $csv = CsvText::of(['at', 'job', 'machine', 'stream', 'can', 'ml', 'by'], array_map(static fn (WastePortion $portion): array => [
+            $portion->getAt()->format(\DATE_ATOM), $portion->getJob()->getId(), $portion->getJob()->getMachine()->getLabel(), $portion->getStream()->value, $portion->getCan()?->getName() ?? '', $portion->getVolume()->inMillilitres(), $portion->getBy()->getName(),
+        ], $this->waste->ledger()));
+
+        return new Response($csv, headers: ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="waste.csv"']);
+    }
+
+    #[Route('/waste/cans', name: 'waste_can', methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT)]
+    public function addCan(Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $typed = ['name' => $taps->text($request, 'name'), 'stream' => $taps->text($request, 'stream'), 'litres' => $taps->text($request, 'litres')];
+        $stream = WasteStream::tryFrom($typed['stream']);
+        $problems = array_filter(['name' => '' === $typed['name'] ? 'Give it a name.' : null, 'stream' => null === $stream ? 'Say what goes into it.' : null]);
+        try {
+            if ([] === $problems && null !== $stream) {
+                $can = new WasteCan($typed['name'], $stream, Volume::millilitres(1000 * DecimalText::parse($typed['litres'])));
+                $this->once->run($key, $member, function () use ($can): null {
+                    $this->entities->persist($can);
+
+                    return null;
+                });
+                $this->addFlash('said', 'Saved.');
+
+                return $this->redirectToRoute('waste', status: Response::HTTP_SEE_OTHER);
+            }
+        } catch (Refusal) {
+            $problems['litres'] = 'Half a liter to 250 liters.';
+        }
+
+        return $this->shed($typed, $problems);
+    }
+
+    #[Route('/waste/cans/{id}/empty', name: 'waste_can_empty', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT)]
+    public function emptied(#[MapEntity] WasteCan $can, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    {
+        $this->once->run($taps->check($request), $member, function () use ($can): null {
+            $can->empty($this->clock->now());
+
+            return null;
+        });
+        $this->addFlash('said', 'Empty again.');
+
+        return $this->redirectToRoute('waste', status: Response::HTTP_SEE_OTHER);
     }
 
     #[Route('/jobs/{job}/waste', name: 'waste_add', requirements: ['job' => JobResolver::NUMBER], methods: ['GET', 'POST'])]
@@ -49,7 +104,7 @@ final class WasteController extends AbstractController
         [$stream, $volume] = [$form->get('stream')->getData(), $form->get('volume')->getData()];
         if ($form->isSubmitted() && $form->isValid() && $stream instanceof WasteStream && $volume instanceof Volume) {
             $this->once->run(RequestKeyExtension::keyOf($form), $member, function () use ($job, $stream, $volume, $member): null {
-                $this->entities->persist(new WastePortion($job, $stream, $volume, $member, $this->clock->now()));
+                $this->ledger->pour($job, $stream, $volume, $member);
 
                 return null;
             });
@@ -73,5 +128,20 @@ final class WasteController extends AbstractController
         $this->addFlash('said', 'Taken back.');
 
         return $this->redirectToRoute('waste_add', ['job' => $portion->getJob()->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    /**
+     * @param array<string, string> $typed
+     * @param array<string, string> $problems by field
+     */
+    private function shed(array $typed, array $problems): Response
+    {
+        return $this->render('waste/totals.html.twig', [
+            'totals' => $this->waste->totals(),
+            'fills' => $this->ledger->fills(),
+            'streams' => array_column(WasteStream::cases(), 'value'),
+            'typed' => $typed,
+            'problems' => $problems,
+        ], new Response(status: [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 }

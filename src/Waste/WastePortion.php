@@ -30,6 +30,9 @@ class WastePortion
     #[ORM\Column]
     private float $millilitres;
 
+    #[ORM\ManyToOne]
+    private ?WasteCan $can;
+
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
     private Member $by;
 
@@ -40,7 +43,7 @@ class WastePortion
     private ?\DateTimeImmutable $takenBackAt = null;
 
     /** @throws \AwakeShed\Core\Units\ImpossibleAmount unless 1 mL to 100 L */
-    public function __construct(Job $job, WasteStream $stream, Volume $volume, Member $by, \DateTimeImmutable $at)
+    public function __construct(Job $job, WasteStream $stream, Volume $volume, Member $by, \DateTimeImmutable $at, ?WasteCan $can = null)
     {
         self::bounds()->demand($volume);
         $this->job = $job;
@@ -48,6 +51,7 @@ class WastePortion
         $this->millilitres = $volume->inMillilitres();
         $this->by = $by;
         $this->at = $at;
+        $this->can = $can;
     }
 
     public static function bounds(): Interval
@@ -78,6 +82,11 @@ class WastePortion
     public function getVolume(): Volume
     {
         return Volume::millilitres($this->millilitres);
+    }
+
+    public function getCan(): ?WasteCan
+    {
+        return $this->can;
     }
 
     public function getBy(): Member

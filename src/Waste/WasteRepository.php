@@ -23,9 +23,46 @@ final class WasteRepository extends ServiceEntityRepository
     {
         /** @var list<WastePortion> $portions */
         $portions = $this->createQueryBuilder('portion')
-            ->addSelect('person')
+            ->addSelect('person', 'can')
             ->innerJoin('portion.by', 'person')
+            ->leftJoin('portion.can', 'can')
             ->where('portion.job = :job AND portion.takenBackAt IS NULL')->setParameter('job', $job)
+            ->orderBy('portion.id')
+            ->getQuery()->getResult();
+
+        return $portions;
+    }
+
+    /** @return array<int, float> by can, what was put into it since it was last emptied, mL */
+    public function heldByCan(): array
+    {
+        /** @var list<array{can: int|string, held: float|string}> $rows */
+        $rows = $this->createQueryBuilder('portion')
+            ->select('vessel.id AS can', 'SUM(portion.millilitres) AS held')
+            ->innerJoin('portion.can', 'vessel')
+            ->where('portion.takenBackAt IS NULL AND (vessel.emptiedAt IS NULL OR portion.at > vessel.emptiedAt)')
+            ->groupBy('vessel.id')
+            ->getQuery()->getResult();
+
+        $held = [];
+        foreach ($rows as ['can' => $can, 'held' => $millilitres]) {
+            $held[(int) $can] = (float) $millilitres;
+        }
+
+        return $held;
+    }
+
+    /** @return list<WastePortion> all that counts, oldest first, with job, machine, can and who poured it */
+    public function ledger(): array
+    {
+        /** @var list<WastePortion> $portions */
+        $portions = $this->createQueryBuilder('portion')
+            ->addSelect('person', 'job', 'machine', 'can')
+            ->innerJoin('portion.by', 'person')
+            ->innerJoin('portion.job', 'job')
+            ->innerJoin('job.machine', 'machine')
+            ->leftJoin('portion.can', 'can')
+            ->where('portion.takenBackAt IS NULL')
             ->orderBy('portion.id')
             ->getQuery()->getResult();
 

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Stage;
+
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Finding;
+
+/**
+ * One step of a stage (data/stages.json): a test, a cure, a note, or an act with figures or a choice.
+ *
+ * @phpstan-type When array<string, list<string>>
+ */
+final readonly class Step
+{
+    /**
+     * @param array<string, array{float|int, float|int}>|null $fields   least and most by field; null where the step is no act with figures
+     * @param list<string>                                    $choices
+     * @param bool                                            $repeats  it is done several times, each counted
+     * @param bool                                            $isAgain  the test is made once more after what the step comes after
+     * @param When|null                                       $when     any of these must stand; null: always asked
+     * @param list<array{step: string, when?: When}>          $after
+     * @param string|null                                     $as       the test whose gates it must pass
+     * @param array{kind: string, minutes: int}|null          $wait
+     * @param list<string>                                    $cautions
+     * @param array<string, list<string>>                     $schools  question => the schools under which it is asked
+     */
+    public function __construct(
+        public string $id,
+        public ?string $test,
+        public ?string $cure,
+        public bool $isNote,
+        public ?array $fields,
+        public array $choices,
+        public bool $repeats,
+        public bool $isAgain,
+        public ?array $when,
+        public array $after,
+        public ?string $as,
+        public ?array $wait,
+        public ?string $waste,
+        public array $cautions,
+        public array $schools,
+        public ?string $calc,
+    ) {
+    }
+
+    /** @param array<string, string> $schools that the job follows, with the defaults for what it does not say */
+    public function isAsked(CaseFile $case, array $schools): bool
+    {
+        foreach ($this->schools as $question => $allowed) {
+            if (!\in_array($schools[$question] ?? '', $allowed, true)) {
+                return false;
+            }
+        }
+
+        return null === $this->when || self::stands($this->when, $case);
+    }
+
+    /** @param When $when */
+    public static function stands(array $when, CaseFile $case): bool
+    {
+        foreach ($when as $test => $outcomes) {
+            // Also what stood once: a cylinder that was full was full, whatever is found after it was cleared.
+            foreach ($case->events as $event) {
+                if ($event instanceof Finding && $event->test === $test && $event->saysAnyOf($outcomes)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    public function isAct(): bool
+    {
+        return null !== $this->fields || [] !== $this->choices;
+    }
+
+    /** @throws ImpossibleAct when a figure is missing or outside its bounds, or the choice is none of the step's */
+    public function check(Act $act): void
+    {
+        if (!$this->isAct()) {
+            throw ImpossibleAct::notAnAct($this->id);
+        }
+        foreach ($this->fields ?? [] as $field => [$least, $most]) {
+            $value = $act->figures[$field] ?? throw ImpossibleAct::missing($this->id, $field);
+            if (!($value >= $least && $value <= $most)) {
+                throw ImpossibleAct::outside($this->id, $field, $value, $least, $most);
+            }
+        }
+        if (([] === $this->choices) !== (null === $act->choice) || (null !== $act->choice && !\in_array($act->choice, $this->choices, true))) {
+            throw ImpossibleAct::noSuchChoice($this->id, $act->choice ?? '');
+        }
+    }
+}

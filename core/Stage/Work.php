@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Stage;
+
+use AwakeShed\Core\Cylinder\PullLog;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Table;
+use AwakeShed\Core\Units\Volume;
+
+/**
+ * The stages of the work and where a job stands in each. A step can be done in any order its gates and what must come
+ * first allow; the order of the stages is advice.
+ *
+ * @phpstan-import-type When from Step
+ */
+final readonly class Work
+{
+    /** The step whose acts are the pulls with the plug out. */
+    public const PULL = 'locked.pull';
+
+    /** The step that says how the liquid got there. */
+    public const CAUSE = 'locked.cause';
+
+    /** @param non-empty-list<Stage> $stages */
+    private function __construct(public array $stages, private Vocabulary $vocabulary, private Gatekeeper $gatekeeper)
+    {
+    }
+
+    public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
+    {
+        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, cautions?: list<string>, school?: array<string, list<string>>, calc?: string}>}>} $data */
+        $data = Table::read(__DIR__.'/data/stages.json');
+        $stages = [];
+        foreach ($data['stages'] as $stage) {
+            $stages[] = new Stage($stage['id'], $stage['when'] ?? null, array_map(static fn (array $step): Step => new Step(
+                $step['id'],
+                $step['test'] ?? null,
+                $step['cure'] ?? null,
+                $step['note'] ?? false,
+                $step['fields'] ?? null,
+                $step['choices'] ?? [],
+                $step['repeat'] ?? false,
+                $step['again'] ?? false,
+                'bad_fuel' === ($step['when'] ?? null) ? $data['bad_fuel'] : $step['when'] ?? null,
+                $step['after'] ?? [],
+                $step['as'] ?? null,
+                $step['wait'] ?? null,
+                $step['waste'] ?? null,
+                $step['cautions'] ?? [],
+                $step['school'] ?? [],
+                $step['calc'] ?? null,
+            ), $stage['steps']));
+        }
+
+        return new self($stages, $vocabulary, $gatekeeper);
+    }
+
+    /** @throws ImpossibleAct when there is no such step */
+    public function step(string $id): Step
+    {
+        foreach ($this->stages as $stage) {
+            foreach ($stage->steps as $step) {
+                if ($step->id === $id) {
+                    return $step;
+                }
+            }
+        }
+
+        throw ImpossibleAct::noSuchStep($id);
+    }
+
+    /**
+     * @param list<Act> $acts in the order they were done
+     *
+     * @return non-empty-list<StageState>
+     */
+    public function of(CaseFile $case, array $acts): array
+    {
+        $schools = $case->schools + array_map(static fn (array $schools): string => $schools[0], $this->vocabulary->schools);
+
+        return array_map(function (Stage $stage) use ($case, $acts, $schools): StageState {
+            $steps = [];
+            foreach ($stage->steps as $step) {
+                if ($step->isAsked($case, $schools) && (null === $step->test || $this->vocabulary->applies($step->test, $case->machine))) {
+                    $steps[] = $this->stateOf($step, $case, $acts);
+                }
+            }
+
+            return new StageState($stage, null === $stage->when || Step::stands($stage->when, $case), $steps);
+        }, $this->stages);
+    }
+
+    /** @param list<Act> $acts */
+    public function stateOf(Step $step, CaseFile $case, array $acts): StepState
+    {
+        $done = self::actsOf($step->id, $acts);
+        $first = [];
+        foreach ($step->after as $rule) {
+            if ((!isset($rule['when']) || Step::stands($rule['when'], $case)) && !$this->isDone($this->step($rule['step']), $case, $acts)) {
+                $first[] = $rule['step'];
+            }
+        }
+        $gated = $step->as ?? $step->test;
+
+        return new StepState($step, $this->isDone($step, $case, $acts), $done, $first, null === $gated ? [] : $this->gatekeeper->blockers($case, $gated));
+    }
+
+    /**
+     * The pulls with the plug out so far.
+     *
+     * @param list<Act> $acts
+     */
+    public static function pulls(array $acts): PullLog
+    {
+        return PullLog::of(array_map(static fn (Act $act): Volume => Volume::millilitres($act->figures['thrown_ml'] ?? 0.0), self::actsOf(self::PULL, $acts)));
+    }
+
+    /** @param list<Act> $acts */
+    private function isDone(Step $step, CaseFile $case, array $acts): bool
+    {
+        return match (true) {
+            $step->isNote => true,
+            self::PULL === $step->id => self::pulls($acts)->isDry(),
+            null !== $step->cure => $case->wasPutRight($step->cure),
+            $step->isAgain => $this->isSoundAgain($step, $case, $acts),
+            null !== $step->test => null !== $case->standing($step->test),
+            default => [] !== self::actsOf($step->id, $acts),
+        };
+    }
+
+    /**
+     * A look that is made once more is done when what comes before it is, and what stands holds nothing closed.
+     *
+     * @param list<Act> $acts
+     */
+    private function isSoundAgain(Step $step, CaseFile $case, array $acts): bool
+    {
+        $standing = $case->standing($step->test ?? '');
+        foreach ($step->after as $rule) {
+            if (!$this->isDone($this->step($rule['step']), $case, $acts)) {
+                return false;
+            }
+        }
+        foreach ($this->vocabulary->holds as $hold) {
+            if (null === $standing || $hold->isSetBy($standing)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param list<Act> $acts
+     *
+     * @return list<Act>
+     */
+    private static function actsOf(string $step, array $acts): array
+    {
+        return array_values(array_filter($acts, static fn (Act $act): bool => $act->step === $step));
+    }
+}

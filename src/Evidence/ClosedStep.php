@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Evidence;
+
+use AwakeShed\Core\Stage\StepState;
+
+/** A step was to be recorded that is not open yet. */
+final class ClosedStep extends \DomainException
+{
+    public function __construct(public readonly StepState $state)
+    {
+        parent::__construct(\sprintf('The step "%s" is closed.', $state->step->id));
+    }
+}

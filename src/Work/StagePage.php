@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Work;
+
+use AwakeShed\App\Diagnosis\Bearing;
+use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Wait\Wait;
+use AwakeShed\Core\Stage\StageState;
+
+/** All that the page of a stage shows; everything in it is derived. */
+final readonly class StagePage
+{
+    /**
+     * @param list<StageState>       $stages
+     * @param array<string, Bearing> $bearings by test
+     * @param list<Wait>             $waits    of this job
+     */
+    public function __construct(
+        public Job $job,
+        public Record $record,
+        public StageState $state,
+        public array $stages,
+        public array $bearings,
+        public array $waits,
+        public \DateTimeImmutable $now,
+        public StageSaying $says,
+    ) {
+    }
+
+    /** The place of a step by its name; without one, of the next to be done; else the last. */
+    public function place(string $step): int
+    {
+        foreach ($this->state->steps as $place => $state) {
+            if ('' === $step ? $state->isOpen() : $state->step->id === $step) {
+                return $place;
+            }
+        }
+
+        return max(0, \count($this->state->steps) - 1);
+    }
+}

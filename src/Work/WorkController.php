@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Work;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Wait\Wait;
+use AwakeShed\App\Wait\WaitKind;
+use AwakeShed\App\Waste\Ledger;
+use AwakeShed\App\Waste\WastePortion;
+use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Stage\Step;
+use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Units\DecimalText;
+use AwakeShed\Core\Units\Volume;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** The stages of the work after the gates, a step at a time or all on one page, and what is recorded of each. */
+#[Route('/jobs/{job}', requirements: ['job' => JobResolver::NUMBER])]
+final class WorkController extends AbstractController
+{
+    private const STAGE = 'fuel|locked|flush|split|path';
+
+    public function __construct(private readonly Recorder $recorder, private readonly Work $work, private readonly StagePages $pages, private readonly Ledger $ledger, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock)
+    {
+    }
+
+    #[Route('/work', name: 'work', methods: ['GET'])]
+    public function index(Job $job): Response
+    {
+        $record = $this->recorder->open($job);
+
+        return $this->render('work/index.html.twig', ['job' => $job, 'record' => $record, 'stages' => $this->work->of($record->case(), $record->acts())]);
+    }
+
+    #[Route('/work/{stage}', name: 'stage', requirements: ['stage' => self::STAGE], methods: ['GET'])]
+    public function stage(Job $job, string $stage): Response
+    {
+        return $this->render('work/stage.html.twig', ['page' => $this->pages->of($job, $stage)]);
+    }
+
+    /** One step, big, for one hand: the next to be done, or the one that is named. */
+    #[Route('/now/{stage}', name: 'now', requirements: ['stage' => self::STAGE], methods: ['GET'])]
+    public function now(Job $job, string $stage, Request $request): Response
+    {
+        $page = $this->pages->of($job, $stage);
+
+        return $this->render('work/now.html.twig', ['page' => $page, 'at' => $page->place($request->query->getString('step'))]);
+    }
+
+    #[Route('/acts', name: 'act', methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function act(Job $job, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $step = $this->work->step($taps->text($request, 'step'));
+        $figures = [];
+        foreach (array_keys($step->fields ?? []) as $field) {
+            $figures[$field] = DecimalText::parse($taps->text($request, $field));
+        }
+        $choice = $taps->text($request, 'choice');
+        $act = new Act($step->id, $figures, '' === $choice ? null : $choice);
+        $also = function () use ($step, $act, $job, $member): void {
+            $this->goesWith($step, $act, $job, $member);
+        };
+        $this->recorder->did($job, $member, $key, $act, $also);
+        $this->addFlash('saved', 'Saved.');
+        $stage = strstr($step->id, '.', true);
+
+        return 'now' === $taps->text($request, 'back')
+            ? $this->redirectToRoute('now', ['job' => $job->getId(), 'stage' => $stage] + ($step->repeats ? ['step' => $step->id] : []), Response::HTTP_SEE_OTHER)
+            : $this->redirectToRoute('stage', ['job' => $job->getId(), 'stage' => $stage, '_fragment' => 'step-'.str_replace('.', '-', $step->id)], Response::HTTP_SEE_OTHER);
+    }
+
+    /** What an act leaves to be waited for and to be carried away. */
+    private function goesWith(Step $step, Act $act, Job $job, Member $member): void
+    {
+        $poured = Volume::millilitres($act->figures['ml'] ?? $act->figures['thrown_ml'] ?? 0.0);
+        if (null !== $step->waste && WastePortion::bounds()->contains($poured)) {
+            $this->ledger->pour($job, WasteStream::from($step->waste), $poured, $member);
+        }
+        if (null !== $step->wait) {
+            $now = $this->clock->now();
+            $this->entities->persist(new Wait($job, WaitKind::from($step->wait['kind']), $member, $now, $now->modify(\sprintf('+%d minutes', $step->wait['minutes']))));
+        }
+    }
+}

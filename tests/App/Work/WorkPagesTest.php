@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Work;
+
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Show\Words;
+use AwakeShed\App\Wait\WaitKind;
+use AwakeShed\App\Wait\WaitRepository;
+use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Stage\Work;
+use AwakeShed\Tests\App\ShedTestCase;
+use Symfony\Component\Translation\TranslatorBagInterface;
+
+final class WorkPagesTest extends ShedTestCase
+{
+    public function testEveryStepHasWords(): void
+    {
+        $translator = self::getContainer()->get('translator');
+        self::assertInstanceOf(TranslatorBagInterface::class, $translator);
+        $catalogue = $translator->getCatalogue('en');
+        $missing = [];
+        foreach (self::service(Work::class)->stages as $stage) {
+            $keys = ['stage.'.$stage->id];
+            foreach ($stage->steps as $step) {
+                array_push($keys, ...(null === $step->test && null === $step->cure ? ['step.'.$step->id, 'do.'.$step->id] : []), ...array_map(static fn (string $field): string => 'field.'.$field, array_keys($step->fields ?? [])));
+                foreach ($step->choices as $choice) {
+                    self::assertNotSame('', self::service(Words::class)->choice($step->id, $choice));
+                }
+                foreach ($step->cautions as $caution) {
+                    self::assertTrue($catalogue->has('caution.'.$caution, 'trade'), $caution);
+                }
+            }
+            $missing = [...$missing, ...array_filter($keys, static fn (string $key): bool => !$catalogue->has($key, 'steps'))];
+        }
+        self::assertSame([], $missing);
+        foreach (WaitKind::cases() as $kind) {
+            self::assertTrue($catalogue->has('wait.'.$kind->value, 'trade'), $kind->value);
+        }
+    }
+
+    public function testTheStagesSayWhatIsCalledForAndWhatIsNext(): void
+    {
+        $this->signIn();
+        $job = $this->gasInOil();
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/work');
+        self::assertSelectorTextContains('[data-stage="flush"]', 'Next: Oil drained.');
+        self::assertSelectorTextContains('[data-stage="locked"]', 'not called for so far');
+        foreach (['fuel', 'locked', 'flush', 'split', 'path'] as $stage) {
+            $this->browser->request('GET', '/jobs/'.$job->getId().'/work/'.$stage);
+            self::assertResponseIsSuccessful($stage);
+            $this->browser->request('GET', '/jobs/'.$job->getId().'/now/'.$stage);
+            self::assertResponseIsSuccessful($stage);
+        }
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/work/moon');
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testADrainingIsRecordedWithItsArithmeticItsWasteAndItsTimer(): void
+    {
+        $this->signIn();
+        $job = $this->gasInOil();
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/work/flush');
+        self::assertSelectorTextContains('#step-flush-fill_1 .is-shut', 'First: Oil drained.');
+        $this->browser->submit($page->filter('#act-flush-drain')->form(['ml' => '900']));
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('[data-dilution]', 'About 39 % of it is gasoline. 2 changes bring it under two.');
+        self::assertSelectorTextContains('.saved', 'Oil drained: 900 mL');
+        self::assertSelectorExists('#act-flush-fill_1');
+        self::assertSame(900.0, self::service(WasteRepository::class)->totals()['oil_gasoline']->inMillilitres());
+        self::assertNotNull(self::service(WaitRepository::class)->runningFor($this->again($job), WaitKind::DrainOil));
+        $this->browser->request('GET', '/');
+        self::assertSelectorTextContains('.waiting', 'Oil draining');
+    }
+
+    public function testWhatIsNotOpenIsNotRecorded(): void
+    {
+        $this->signIn();
+        $job = $this->gasInOil();
+        foreach ([['flush.fill_1', ['ml' => '550'], 409], ['flush.run_1', ['minutes' => '10'], 409], ['flush.drain', ['ml' => 'much'], 422], ['flush.drain', ['ml' => '90000'], 422], ['flush.moon', [], 422], ['path.tap', [], 422]] as [$step, $fields, $status]) {
+            $this->post('/jobs/'.$job->getId().'/acts', ['step' => $step] + $fields);
+            self::assertResponseStatusCodeSame($status, $step);
+        }
+        self::assertSame([], $this->record($job)->acts());
+        self::assertSame(0.0, self::service(WasteRepository::class)->totals()['oil_gasoline']->inMillilitres(), 'nothing is poured for what was refused');
+    }
+
+    public function testADoubleTapCountsOnceAndATapTakenBackNoMore(): void
+    {
+        $this->signIn();
+        $job = $this->gasInOil();
+        $key = RequestKey::fresh()->value;
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900'], $key);
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900'], $key);
+        self::assertCount(1, $this->record($job)->acts());
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
+        $this->assertSays('Oil drained: 900 mL');
+        $this->browser->submit($page->filter('.entry')->first()->selectButton('Take back')->form());
+        self::assertSame([], $this->record($job)->acts());
+        $this->browser->followRedirect();
+        $this->assertSays('Taken back: Oil drained: 900 mL');
+    }
+
+    public function testPullsAreCountedUntilItIsDryAndDrawnAgainstTheRoom(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $job->getMachine()->describe('Alderholm test mower', new MachineFacts(MachineKind::Mower, displacementCc: 160.0, compressionRatio: 8.5), 'Cabin 4', '');
+        $this->found($job, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('feel.pull', 'locked'), Finding::observed('pull.plug_out', 'free'), Finding::observed('pull.ejecta', 'oil'));
+        foreach (['20', '6,5'] as $ml) {
+            $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/now/locked?step=locked.pull');
+            self::assertSelectorTextContains('.caution', 'Nobody in line with the plug hole');
+            $this->browser->submit($page->filter('#act-locked-pull')->form(['thrown_ml' => $ml]));
+            $this->browser->followRedirect();
+            self::assertSelectorTextContains('[data-dry="0"]', 'Again');
+        }
+        self::assertSelectorExists('.cylinder-beside svg');
+        $this->browser->submit($this->browser->getCrawler()->filter('#act-locked-pull')->form(['thrown_ml' => '0']));
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('[data-dry="1"]', 'Stop: nothing comes any more. 3 pulls, 26.5 mL in all.');
+    }
+
+    public function testAMachineDoesNotGoHomeBeforeTheCauseIsDealtWith(): void
+    {
+        $this->signIn();
+        $job = $this->gasInOil();
+        $this->post('/jobs/'.$job->getId().'/hand-back', []);
+        self::assertResponseStatusCodeSame(409);
+        $this->assertSays('how it got there is not written down');
+        $job = $this->again($job);
+        self::assertFalse($job->isHandedBack());
+        $this->found($job, Finding::observed('needle.pressure', 'holds'));
+        $this->post('/jobs/'.$job->getId().'/hand-back', []);
+        self::assertTrue($this->again($job)->isHandedBack());
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900']);
+        self::assertResponseStatusCodeSame(409, 'a machine that went home takes nothing');
+    }
+
+    public function testACureOfAStageIsForATechnician(): void
+    {
+        $job = $this->gasInOil();
+        $this->signIn(Role::Apprentice);
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900']);
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.fill_1', 'ml' => '550']);
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/work/flush');
+        self::assertSelectorTextContains('#step-flush-cure', 'A technician says when it is put right.');
+        $this->signIn();
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/work/flush');
+        $this->browser->submit($page->filter('#step-flush-cure form')->form());
+        self::assertResponseRedirects('/jobs/'.$job->getId().'/work/flush');
+        self::assertEquals(new PutRight('oil.gas_in_oil'), $this->record($job)->case()->events[3]);
+    }
+
+    private function gasInOil(): Job
+    {
+        $job = new Job(new Machine('Heronbill test mower', new MachineFacts(MachineKind::Mower, oilMl: 550.0), 'Cabin 4', ''), $this->member(Role::Technician), new \DateTimeImmutable('2026-11-20 09:00'));
+        self::entities()->persist($job);
+        self::entities()->flush();
+        $this->found($job, Finding::observed('look.oil_level', 'far_over'), Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_body', 'thin'));
+
+        return $job;
+    }
+}
