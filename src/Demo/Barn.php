@@ -22,7 +22,10 @@ use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
-use AwakeShed\App\Waste\WastePortion;
+use AwakeShed\App\Wait\WaitRepository;
+use AwakeShed\App\Waste\Ledger;
+use AwakeShed\App\Waste\WasteCan;
+use AwakeShed\App\Work\Doing;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\CaseFormat;
 use AwakeShed\Core\Evidence\Finding;
@@ -37,6 +40,7 @@ use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Core\Table;
 use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Units\CalendarSpan;
+use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Volume;
 use Doctrine\ORM\EntityManagerInterface;
@@ -53,7 +57,7 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
  * @phpstan-type Step array{
  *     by?: string, find?: array{string, string}, correct?: array{string, string}, put_right?: string,
  *     jar?: string, reading?: JarArray, settle?: string, waste?: array{string, float|int}, hand_back?: bool,
- *     work?: array{string, array<string, mixed>}, trace?: string
+ *     work?: array{string, array<string, mixed>}, trace?: string, did?: array{string, array<string, float|int>, string|null}
  * }
  * @phpstan-type DemoPage array{page: string, kind: string, figures: array<string, array{float|int, string, string}>}
  * @phpstan-type DemoMachine array{
@@ -78,6 +82,9 @@ final class Barn
         private readonly JobRepository $jobs,
         private readonly PhotoStore $photos,
         private readonly Calculations $calculations,
+        private readonly Doing $doing,
+        private readonly WaitRepository $waits,
+        private readonly Ledger $ledger,
     ) {
     }
 
@@ -86,9 +93,13 @@ final class Barn
         $real = Clock::get();
         try {
             $this->hire($now->modify('-60 days'));
-            /** @var array{wires_mm: list<float>, spec_book: list<DemoPage>, machines: list<DemoMachine>} $barn */
+            /** @var array{wires_mm: list<float>, cans: list<array{string, string, float|int}>, spec_book: list<DemoPage>, machines: list<DemoMachine>} $barn */
             $barn = Table::read(__DIR__.'/data/barn.json');
             $this->people[SignIn::Technician->value]->ownWires(array_map(Length::millimetres(...), $barn['wires_mm']));
+            foreach ($barn['cans'] as [$name, $stream, $litres]) {
+                $this->entities->persist(new WasteCan($name, WasteStream::from($stream), Volume::millilitres(1000.0 * $litres)));
+            }
+            $this->entities->flush();
             foreach ($barn['spec_book'] as $page) {
                 $this->write($page);
             }
@@ -192,7 +203,15 @@ final class Barn
         }
         if (isset($step['waste'])) {
             [$stream, $millilitres] = $step['waste'];
-            $this->entities->persist(new WastePortion($job, WasteStream::from($stream), Volume::millilitres($millilitres), $by, $clock->now()));
+            $this->ledger->pour($job, WasteStream::from($stream), Volume::millilitres($millilitres), $by);
+        }
+        if (isset($step['did'])) {
+            [$done, $figures, $choice] = $step['did'];
+            $this->doing->record($job, $by, $key, new Act($done, array_map(floatval(...), $figures), $choice));
+            // What was waited for then is long over.
+            foreach ($this->waits->ofJob($job) as $wait) {
+                $wait->end($clock->now());
+            }
         }
         if (isset($step['work'])) {
             $this->workOut($job, $by, $key, ...$step['work']);

@@ -10,18 +10,9 @@ use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Wait\Wait;
-use AwakeShed\App\Wait\WaitKind;
-use AwakeShed\App\Waste\Ledger;
-use AwakeShed\App\Waste\WastePortion;
-use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Stage\Step;
 use AwakeShed\Core\Stage\Work;
 use AwakeShed\Core\Units\DecimalText;
-use AwakeShed\Core\Units\Volume;
-use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -35,7 +26,7 @@ final class WorkController extends AbstractController
 {
     private const STAGE = 'fuel|locked|flush|split|path';
 
-    public function __construct(private readonly Recorder $recorder, private readonly Work $work, private readonly StagePages $pages, private readonly Ledger $ledger, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock)
+    public function __construct(private readonly Recorder $recorder, private readonly Work $work, private readonly StagePages $pages)
     {
     }
 
@@ -64,7 +55,7 @@ final class WorkController extends AbstractController
 
     #[Route('/acts', name: 'act', methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function act(Job $job, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    public function act(Job $job, Request $request, Taps $taps, Doing $doing, #[CurrentUser] Member $member): Response
     {
         $key = $taps->check($request);
         $step = $this->work->step($taps->text($request, 'step'));
@@ -74,28 +65,12 @@ final class WorkController extends AbstractController
         }
         $choice = $taps->text($request, 'choice');
         $act = new Act($step->id, $figures, '' === $choice ? null : $choice);
-        $also = function () use ($step, $act, $job, $member): void {
-            $this->goesWith($step, $act, $job, $member);
-        };
-        $this->recorder->did($job, $member, $key, $act, $also);
+        $doing->record($job, $member, $key, $act);
         $this->addFlash('saved', 'Saved.');
         $stage = strstr($step->id, '.', true);
 
         return 'now' === $taps->text($request, 'back')
             ? $this->redirectToRoute('now', ['job' => $job->getId(), 'stage' => $stage] + ($step->repeats ? ['step' => $step->id] : []), Response::HTTP_SEE_OTHER)
             : $this->redirectToRoute('stage', ['job' => $job->getId(), 'stage' => $stage, '_fragment' => 'step-'.str_replace('.', '-', $step->id)], Response::HTTP_SEE_OTHER);
-    }
-
-    /** What an act leaves to be waited for and to be carried away. */
-    private function goesWith(Step $step, Act $act, Job $job, Member $member): void
-    {
-        $poured = Volume::millilitres($act->figures['ml'] ?? $act->figures['thrown_ml'] ?? 0.0);
-        if (null !== $step->waste && WastePortion::bounds()->contains($poured)) {
-            $this->ledger->pour($job, WasteStream::from($step->waste), $poured, $member);
-        }
-        if (null !== $step->wait) {
-            $now = $this->clock->now();
-            $this->entities->persist(new Wait($job, WaitKind::from($step->wait['kind']), $member, $now, $now->modify(\sprintf('+%d minutes', $step->wait['minutes']))));
-        }
     }
 }

@@ -37,8 +37,11 @@ final readonly class Assessing
     public static function case(array $findings, string $kind, PutRight ...$cures): CaseFile
     {
         $events = [];
+        $vocabulary = Vocabulary::shipped();
         foreach ($findings as $test => $outcome) {
-            $events[] = \is_int($outcome) ? Finding::number($test, $outcome) : Finding::observed($test, $outcome);
+            $event = \is_int($outcome) ? Finding::number($test, $outcome) : Finding::observed($test, $outcome);
+            $vocabulary->check($event);
+            $events[] = $event;
         }
 
         return new CaseFile(new MachineFacts(MachineKind::from($kind)), [...$events, ...array_values($cures)]);

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Work;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Wait\Wait;
+use AwakeShed\App\Wait\WaitKind;
+use AwakeShed\App\Waste\Ledger;
+use AwakeShed\App\Waste\WastePortion;
+use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Units\Volume;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+
+/** Records an act with what it leaves to be waited for and to be carried away, all or nothing. */
+final readonly class Doing
+{
+    public function __construct(private Recorder $recorder, private Work $work, private Ledger $ledger, private EntityManagerInterface $entities, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @throws \AwakeShed\App\Evidence\ClosedJob
+     * @throws \AwakeShed\App\Evidence\ClosedStep
+     * @throws \AwakeShed\Core\Stage\ImpossibleAct
+     */
+    public function record(Job $job, Member $by, RequestKey $key, Act $act): void
+    {
+        $step = $this->work->step($act->step);
+        $this->recorder->did($job, $by, $key, $act, function () use ($step, $act, $job, $by): void {
+            $poured = Volume::millilitres($act->figures['ml'] ?? $act->figures['thrown_ml'] ?? 0.0);
+            if (null !== $step->waste && WastePortion::bounds()->contains($poured)) {
+                $this->ledger->pour($job, WasteStream::from($step->waste), $poured, $by);
+            }
+            if (null !== $step->wait) {
+                $now = $this->clock->now();
+                $this->entities->persist(new Wait($job, WaitKind::from($step->wait['kind']), $by, $now, $now->modify(\sprintf('+%d minutes', $step->wait['minutes']))));
+            }
+        });
+    }
+}
