@@ -12,6 +12,7 @@ use AwakeShed\App\Evidence\Source;
 use AwakeShed\App\Once\Once;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
+use AwakeShed\App\School\Schools;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\JarSample;
 use Doctrine\ORM\EntityManagerInterface;
@@ -26,6 +27,7 @@ final readonly class Intake
         private Recorder $recorder,
         private PhotoStore $photos,
         private ClockInterface $clock,
+        private Schools $schools,
     ) {
     }
 
@@ -40,6 +42,7 @@ final readonly class Intake
 
         return $this->add($machine, $by, $key, function (Job $job) use ($input, $by): array {
             $job->wantedFor($input->wantedBy, (string) $input->remarks);
+            $job->followOnly($this->schools->chosen());
             foreach ($input->photos as $photo) {
                 $this->photos->add($job, $by, $photo->getPathname());
             }
