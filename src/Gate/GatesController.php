@@ -6,8 +6,11 @@ namespace AwakeShed\App\Gate;
 
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobPages;
 use AwakeShed\App\Job\JobResolver;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Gate\GateWalk;
+use AwakeShed\Core\Oil\OilVerdict;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -16,8 +19,11 @@ use Symfony\Component\Routing\Attribute\Route;
 final class GatesController extends AbstractController
 {
     #[Route('/jobs/{job}/gates', name: 'gates', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
-    public function gates(Job $job, Recorder $recorder, JobPages $pages): Response
+    public function gates(Job $job, Recorder $recorder, GateWalk $walk, Vocabulary $vocabulary, Gatekeeper $gatekeeper): Response
     {
-        return $this->render('gate/gates.html.twig', ['page' => $pages->of($recorder->open($job))]);
+        $record = $recorder->open($job);
+        $case = $record->case();
+
+        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->of($case), OilVerdict::of($case, $vocabulary, $gatekeeper))]);
     }
 }

@@ -24,6 +24,7 @@ final class CalcCommandTest extends KernelTestCase
         yield 'jet' => ['jet', ['bore_mm' => 0.4064], 'next_drill_flow', 1.266, 0.0005];
         yield 'fuel need' => ['fuel-need', ['displacement_cc' => 160, 'rpm' => 3000], 'ml_per_min', 22.3, 0.05];
         yield 'blade tip' => ['blade-tip', ['blade_mm' => 533.4], 'fastest_rpm', 3456, 0.5];
+        yield 'blade track' => ['blade-track', ['one_side_mm' => 20, 'other_side_mm' => 26.35], 'off_mm', 6.35, 1e-9];
         yield 'compression' => ['compression', ['altitude_m' => 1500, 'gauge_psi' => 83.45], 'sea_level_psi', 100, 0.05];
         yield 'leak-down' => ['leak-down', ['regulated_psi' => 100, 'cylinder_psi' => 60], 'leak', 0.4, 1e-9];
         yield 'pull log' => ['pull-log', ['thrown_ml' => [8, 4, 0]], 'thrown_in_all_ml', 12, 1e-9];
