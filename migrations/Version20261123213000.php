@@ -11,7 +11,7 @@ final class Version20261123213000 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'The odds a shop holds otherwise than they ship, what was done at a step, cans for the waste, and the schools a shop follows.';
+        return 'The odds a shop holds otherwise than they ship, what was done at a step, cans for the waste, the schools a shop follows, and the gate a photo was taken at.';
     }
 
     public function up(Schema $schema): void
@@ -23,12 +23,14 @@ final class Version20261123213000 extends AbstractMigration
         $this->addSql('ALTER TABLE waste_portion ADD can_id INT DEFAULT NULL');
         $this->addSql('ALTER TABLE waste_portion ADD CONSTRAINT FK_4780AF0D9091EB8 FOREIGN KEY (can_id) REFERENCES waste_can (id)');
         $this->addSql('CREATE INDEX IDX_4780AF0D9091EB8 ON waste_portion (can_id)');
+        $this->addSql('ALTER TABLE photo ADD gate VARCHAR(20) DEFAULT NULL');
         $this->addSql('CREATE TABLE shop_school (question VARCHAR(40) NOT NULL, school VARCHAR(60) NOT NULL, PRIMARY KEY (question)) DEFAULT CHARACTER SET utf8mb4 COLLATE `utf8mb4_unicode_ci` ENGINE = InnoDB');
     }
 
     public function down(Schema $schema): void
     {
         $this->addSql('DROP TABLE shop_school');
+        $this->addSql('ALTER TABLE photo DROP gate');
         $this->addSql('DROP TABLE waste_can');
         $this->addSql('ALTER TABLE waste_portion DROP FOREIGN KEY FK_4780AF0D9091EB8');
         $this->addSql('DROP INDEX IDX_4780AF0D9091EB8 ON waste_portion');

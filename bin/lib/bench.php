@@ -156,6 +156,14 @@ $database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, sou
 $database->executeStatement("INSERT INTO recorded_finding (entry_id, test, outcomes, measured, extras)
     SELECT id, ELT(1 + id % 4, 'look.oil_level', 'look.oil_smell', 'look.oil_body', 'look.oil_colour'), ELT(1 + id % 4, '[\"at_mark\"]', '[\"none\"]', '[\"normal\"]', '[\"dark\"]'), '[]', '[]'
     FROM entry WHERE id > $entry");
+// One job with 400 findings and 40 photos.
+$full = $first + MANY - 1;
+$entry = $number('SELECT MAX(id) FROM entry');
+$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, as_typed) SELECT $entry + seq, $full, $member, NOW(), 'observation', 'bench', 0, '[]' FROM seq_1_to_400");
+$database->executeStatement("INSERT INTO recorded_finding (entry_id, test, outcomes, measured, extras)
+    SELECT id, ELT(1 + id % 6, 'jet.pilot', 'flow.line', 'look.tap', 'look.plug', 'bowl.inside', 'needle.pressure'), ELT(1 + id % 6, '[\"blocked\"]', '[\"trickles\"]', '[\"open_and_flows\"]', '[\"dry\"]', '[\"film\"]', '[\"leaks\"]'), '[]', '[]'
+    FROM entry WHERE id > $entry");
+$database->executeStatement("INSERT INTO photo (job_id, file, width, height, by_id, at, gate) SELECT $full, CONCAT('seeded-', seq, '.jpg'), 800, 600, $member, NOW(), IF(seq % 2, 'oil', NULL) FROM seq_1_to_40");
 $database->fetchAllAssociative('ANALYZE TABLE machine, job, entry, recorded_finding');
 
 $late = $first + MANY;
@@ -168,6 +176,10 @@ measure(sprintf('With %d jobs (bar 5x)', $jobs + MANY), [
     'shed, found by name' => '/?find=machine+1234',
     'job' => '/jobs/9',
     'job, the last' => "/jobs/$late",
+    'job of 400 findings' => "/jobs/$full",
+    'its gates' => "/jobs/$full/gates",
+    'its stage' => "/jobs/$full/work/path",
+    'what it may be' => "/jobs/$full/likely",
     'gates' => '/jobs/9/gates',
     'jar' => '/jobs/9/fuel/tank',
 ], 5.0, $get, $statements);

@@ -13,6 +13,9 @@ final readonly class CaseFile
     /** @var array<string, int> by fault, the place of its last cure */
     private array $lastCured;
 
+    /** @var array<string, array<string, true>> by test, every outcome that was ever found */
+    private array $everSaid;
+
     /**
      * @param list<Finding|PutRight>                         $events
      * @param array<string, string>                          $schools question => chosen school
@@ -26,16 +29,20 @@ final readonly class CaseFile
         public array $jars = [],
         public array $extras = [],
     ) {
-        $found = $cured = [];
+        $found = $cured = $said = [];
         foreach ($events as $place => $event) {
             if ($event instanceof Finding) {
                 $found[$event->test] = $place;
+                foreach ($event->outcomes as $outcome) {
+                    $said[$event->test][$outcome] = true;
+                }
             } else {
                 $cured[$event->fault] = $place;
             }
         }
         $this->lastFound = $found;
         $this->lastCured = $cured;
+        $this->everSaid = $said;
     }
 
     /** The finding of a test that stands: the last made. */
@@ -44,6 +51,22 @@ final readonly class CaseFile
         $event = isset($this->lastFound[$test]) ? $this->events[$this->lastFound[$test]] : null;
 
         return $event instanceof Finding ? $event : null;
+    }
+
+    /**
+     * Whether any of these was ever found, whatever stands now.
+     *
+     * @param list<string> $outcomes
+     */
+    public function everSaid(string $test, array $outcomes): bool
+    {
+        foreach ($outcomes as $outcome) {
+            if (isset($this->everSaid[$test][$outcome])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether any fault of the list was put right after the last finding of this test. */

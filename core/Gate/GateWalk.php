@@ -27,6 +27,11 @@ final readonly class GateWalk
         ), $vocabulary, $gatekeeper);
     }
 
+    public function has(string $gate): bool
+    {
+        return \in_array($gate, array_column($this->gates, 'id'), true);
+    }
+
     /** @return list<GateState> the gates of this machine, in the order they are walked */
     public function of(CaseFile $case): array
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Stage;
 
 use AwakeShed\Core\Evidence\CaseFile;
-use AwakeShed\Core\Evidence\Finding;
 
 /**
  * One step of a stage (data/stages.json): a test, a cure, a note, or an act with figures or a choice.
@@ -63,10 +62,8 @@ final readonly class Step
     {
         foreach ($when as $test => $outcomes) {
             // Also what stood once: a cylinder that was full was full, whatever is found after it was cleared.
-            foreach ($case->events as $event) {
-                if ($event instanceof Finding && $event->test === $test && $event->saysAnyOf($outcomes)) {
-                    return true;
-                }
+            if ($case->everSaid($test, $outcomes)) {
+                return true;
             }
         }
 

@@ -51,10 +51,7 @@ final class Record
     /** @param list<Entry> $entries */
     private function caseOf(array $entries): CaseFile
     {
-        $events = [];
-        foreach ($entries as $entry) {
-            $events = [...$events, ...$entry->events()];
-        }
+        $events = array_merge([], ...array_map(static fn (Entry $entry): array => $entry->events(), $entries));
         $jars = [];
         foreach (JarSample::cases() as $sample) {
             $jar = $this->jar($sample);

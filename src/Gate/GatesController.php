@@ -7,6 +7,7 @@ namespace AwakeShed\App\Gate;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateWalk;
@@ -19,11 +20,15 @@ use Symfony\Component\Routing\Attribute\Route;
 final class GatesController extends AbstractController
 {
     #[Route('/jobs/{job}/gates', name: 'gates', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
-    public function gates(Job $job, Recorder $recorder, GateWalk $walk, Vocabulary $vocabulary, Gatekeeper $gatekeeper): Response
+    public function gates(Job $job, Recorder $recorder, GateWalk $walk, Vocabulary $vocabulary, Gatekeeper $gatekeeper, PhotoRepository $photos): Response
     {
         $record = $recorder->open($job);
         $case = $record->case();
+        $byGate = [];
+        foreach ($photos->ofJob($job) as $photo) {
+            $byGate[$photo->getGate() ?? ''][] = $photo;
+        }
 
-        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->of($case), OilVerdict::of($case, $vocabulary, $gatekeeper))]);
+        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->of($case), OilVerdict::of($case, $vocabulary, $gatekeeper), $byGate)]);
     }
 }

@@ -19,6 +19,10 @@ class Photo
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
     private Job $job;
 
+    /** The gate of the walk it was taken at; null where at none. */
+    #[ORM\Column(length: 20, nullable: true)]
+    private ?string $gate;
+
     /** The file's name in the store, without its size prefix. */
     #[ORM\Column(length: 60, unique: true)]
     private string $file;
@@ -42,7 +46,7 @@ class Photo
      * @param int $width  of the full picture, pixels
      * @param int $height of the full picture, pixels
      */
-    public function __construct(Job $job, string $file, int $width, int $height, Member $by, \DateTimeImmutable $at)
+    public function __construct(Job $job, string $file, int $width, int $height, Member $by, \DateTimeImmutable $at, ?string $gate = null)
     {
         $this->job = $job;
         $this->file = $file;
@@ -50,6 +54,7 @@ class Photo
         $this->height = $height;
         $this->by = $by;
         $this->at = $at;
+        $this->gate = $gate;
     }
 
     public function remove(\DateTimeImmutable $at): void
@@ -70,6 +75,11 @@ class Photo
     public function getJob(): Job
     {
         return $this->job;
+    }
+
+    public function getGate(): ?string
+    {
+        return $this->gate;
     }
 
     public function getFile(): string

@@ -10,6 +10,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\Once;
+use AwakeShed\Core\Gate\GateWalk;
 use League\Flysystem\FilesystemException;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -26,7 +27,7 @@ final class PhotoController extends AbstractController
 {
     #[Route('/jobs/{job}/photos', name: 'photo_add', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function add(Job $job, Request $request, PhotoStore $store, Taps $taps, Once $once, #[CurrentUser] Member $member): Response
+    public function add(Job $job, Request $request, PhotoStore $store, GateWalk $walk, Taps $taps, Once $once, #[CurrentUser] Member $member): Response
     {
         if (0 === $request->request->count() && [] === $request->files->all()) {
             // PHP drops the whole form, token and all, when it is over post_max_size.
@@ -43,16 +44,20 @@ final class PhotoController extends AbstractController
                 throw UnusablePhoto::notAPicture();
             }
         }
-        $once->run($key, $member, static function () use ($files, $store, $job, $member): null {
+        $gate = $taps->text($request, 'gate');
+        $gate = $walk->has($gate) ? $gate : null;
+        $once->run($key, $member, static function () use ($files, $store, $job, $member, $gate): null {
             foreach ($files as $file) {
-                $store->add($job, $member, $file->getPathname());
+                $store->add($job, $member, $file->getPathname(), $gate);
             }
 
             return null;
         });
         $this->addFlash('said', [] === $files ? 'Choose a picture first.' : 'Saved.');
 
-        return $this->redirectToRoute('job', ['job' => $job->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER);
+        return null === $gate
+            ? $this->redirectToRoute('job', ['job' => $job->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER)
+            : $this->redirectToRoute('gates', ['job' => $job->getId(), '_fragment' => 'gate-'.$gate], Response::HTTP_SEE_OTHER);
     }
 
     #[Route('/photos/{id}/remove', name: 'photo_remove', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]

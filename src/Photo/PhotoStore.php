@@ -39,14 +39,14 @@ final readonly class PhotoStore
      * @throws UnusablePhoto                         when it is no JPEG, PNG or WebP picture, or too large a one
      * @throws \League\Flysystem\FilesystemException when it cannot be stored
      */
-    public function add(Job $job, Member $by, string $path): Photo
+    public function add(Job $job, Member $by, string $path, ?string $gate = null): Photo
     {
         $picture = self::decode($path);
         $file = Uuid::v7()->toRfc4122().'.jpg';
         $full = self::scaled($picture, self::FULL);
         $this->photos->write(PhotoSize::Full->value.'/'.$file, self::encode($full));
         $this->photos->write(PhotoSize::Small->value.'/'.$file, self::encode(self::scaled($picture, self::SMALL)));
-        $photo = new Photo($job, $file, imagesx($full), imagesy($full), $by, $this->clock->now());
+        $photo = new Photo($job, $file, imagesx($full), imagesy($full), $by, $this->clock->now(), $gate);
         $this->entities->persist($photo);
 
         return $photo;

@@ -58,23 +58,25 @@ final readonly class StageFigures
     {
         $mark = $case->machine->oilMl;
         $drained = null;
+        $used = Volume::zero();
         foreach ($acts as $act) {
             $drained = 'flush.drain' === $act->step ? $act->figures['ml'] ?? null : $drained;
+            $used = str_starts_with($act->step, 'flush.fill_') ? $used->plus(Volume::millilitres($act->figures['ml'] ?? 0.0)) : $used;
         }
         if (null === $mark || null === $drained) {
-            return new StageSaying();
+            return new StageSaying(oilUsed: $used);
         }
         try {
             $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres($drained), Volume::zero(), Volume::millilitres(self::JUG_ML));
             $plan = FlushPlan::reach($dilution->fraction, self::LEFT, self::TARGET, self::NOT_BOILED, Volume::millilitres($mark));
         } catch (Refusal) {
             // Less came out than the mark: it says nothing of gasoline.
-            return new StageSaying();
+            return new StageSaying(oilUsed: $used);
         }
 
         return new StageSaying(dilution: $dilution, plan: $plan, flushIn: [
             'dilution' => (string) round(100 * $dilution->fraction, 1), 'mark_ml' => (string) $mark, 'left_share' => (string) (100 * self::LEFT), 'target' => (string) (100 * self::TARGET),
             'not_boiled_share' => (string) (100 * self::NOT_BOILED), 'at_least' => (string) FlushPlan::USUAL_CHANGES, 'minutes_each' => '30',
-        ]);
+        ], oilUsed: $used);
     }
 }

@@ -8,6 +8,7 @@ use AwakeShed\App\Show\CylinderDrawing;
 use AwakeShed\Core\Cylinder\PullLog;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\FlushPlan;
+use AwakeShed\Core\Units\Volume;
 
 /** What the figures of a stage come to, where they come to anything. */
 final readonly class StageSaying
@@ -19,6 +20,7 @@ final readonly class StageSaying
         public ?Dilution $dilution = null,
         public ?FlushPlan $plan = null,
         public array $flushIn = [],
+        public ?Volume $oilUsed = null,
     ) {
     }
 }

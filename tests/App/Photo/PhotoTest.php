@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\App\Photo;
 
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\Tests\App\ShedTestCase;
@@ -29,6 +30,20 @@ final class PhotoTest extends ShedTestCase
         self::assertResponseHeaderSame('Content-Type', 'image/jpeg');
         self::assertStringStartsWith("\xff\xd8\xff", $bytes);
         self::assertStringNotContainsString('secret place', $bytes);
+    }
+
+    public function testAPictureIsTakenAtAGateAndShownThere(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        foreach (['nests' => 'nests', 'moon' => null] as $sent => $kept) {
+            $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value, 'gate' => $sent], ['photos' => [new UploadedFile(self::picture(80, 60, 'x'), 'nest.jpg', 'image/jpeg', null, true)]]);
+            self::assertResponseRedirects(null === $kept ? '/jobs/'.$job->getId().'#photos' : '/jobs/'.$job->getId().'/gates#gate-nests');
+        }
+        self::assertSame(['nests', null], array_map(static fn (Photo $photo): ?string => $photo->getGate(), $this->photos($job)));
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/gates');
+        self::assertCount(1, $page->filter('#gate-nests .photos img'));
+        self::assertCount(0, $page->filter('#gate-oil .photos img'));
     }
 
     /** @return iterable<string, array{string}> contents */
