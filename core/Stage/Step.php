@@ -70,6 +70,12 @@ final readonly class Step
         return false;
     }
 
+    /** The test whose gates it must pass; null for none. */
+    public function gated(): ?string
+    {
+        return $this->as ?? $this->test;
+    }
+
     public function isAct(): bool
     {
         return null !== $this->fields || [] !== $this->choices;

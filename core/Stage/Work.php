@@ -7,6 +7,7 @@ namespace AwakeShed\Core\Stage;
 use AwakeShed\Core\Cylinder\PullLog;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Table;
 use AwakeShed\Core\Units\Volume;
@@ -82,11 +83,17 @@ final readonly class Work
     {
         $schools = $case->schools + array_map(static fn (array $schools): string => $schools[0], $this->vocabulary->schools);
 
-        return array_map(function (Stage $stage) use ($case, $acts, $schools): StageState {
+        $gated = [];
+        foreach ($this->stages as $stage) {
+            $gated = [...$gated, ...array_filter(array_map(static fn (Step $step): ?string => $step->gated(), $stage->steps), is_string(...))];
+        }
+        $closed = $this->gatekeeper->closed($case, array_values(array_unique($gated)));
+
+        return array_map(function (Stage $stage) use ($case, $acts, $schools, $closed): StageState {
             $steps = [];
             foreach ($stage->steps as $step) {
                 if ($step->isAsked($case, $schools) && (null === $step->test || $this->vocabulary->applies($step->test, $case->machine))) {
-                    $steps[] = $this->stateOf($step, $case, $acts);
+                    $steps[] = $this->stated($step, $case, $acts, $closed[$step->gated() ?? ''] ?? []);
                 }
             }
 
@@ -97,6 +104,17 @@ final readonly class Work
     /** @param list<Act> $acts */
     public function stateOf(Step $step, CaseFile $case, array $acts): StepState
     {
+        $gated = $step->gated();
+
+        return $this->stated($step, $case, $acts, null === $gated ? [] : $this->gatekeeper->blockers($case, $gated));
+    }
+
+    /**
+     * @param list<Act>     $acts
+     * @param list<Blocker> $blockers
+     */
+    private function stated(Step $step, CaseFile $case, array $acts, array $blockers): StepState
+    {
         $done = self::actsOf($step->id, $acts);
         $first = [];
         foreach ($step->after as $rule) {
@@ -104,9 +122,8 @@ final readonly class Work
                 $first[] = $rule['step'];
             }
         }
-        $gated = $step->as ?? $step->test;
 
-        return new StepState($step, $this->isDone($step, $case, $acts), $done, $first, null === $gated ? [] : $this->gatekeeper->blockers($case, $gated));
+        return new StepState($step, $this->isDone($step, $case, $acts), $done, $first, $blockers);
     }
 
     /**
