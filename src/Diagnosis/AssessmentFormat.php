@@ -41,7 +41,7 @@ final readonly class AssessmentFormat
                 'test' => $next->test,
                 'minutes' => $next->minutes,
                 'expected_bits' => round($next->bits, 4),
-                'why' => $this->translator->trans('Tells most of: %faults%.', ['%faults%' => implode(', ', array_map($this->words->fault(...), $next->tells))]),
+                'why' => $this->why($next),
                 'cautions' => $this->cautions->before($next->test),
             ], $assessment->next),
             'blocked' => array_map(fn (string $test, array $blockers): array => [
@@ -57,6 +57,13 @@ final readonly class AssessmentFormat
             ], $assessment->contradictions),
             'verdicts' => [...$this->oil($case), ...$this->fuel($case)],
         ];
+    }
+
+    private function why(NextTest $next): string
+    {
+        return null === $next->opens
+            ? $this->translator->trans('Tells most of: %faults%.', ['%faults%' => implode(', ', array_map($this->words->fault(...), $next->tells))])
+            : $this->translator->trans('It opens: %test%.', ['%test%' => $this->words->test($next->opens)]);
     }
 
     /** @return list<array<string, mixed>> */

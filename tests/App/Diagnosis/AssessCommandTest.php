@@ -45,6 +45,16 @@ final class AssessCommandTest extends KernelTestCase
         self::assertSame($one, $other);
     }
 
+    public function testALookThatOnlyOpensOthersSaysWhatItOpens(): void
+    {
+        $assessment = self::assess('{'.self::HEAD.',"findings":[{"test":"claim.idle_months","outcome":60},{"test":"look.oil_level","outcome":"at_mark"},{"test":"look.air_filter","outcome":"clean"}]}');
+        $why = array_column($assessment['next'], 'why', 'test');
+        self::assertStringStartsWith('It opens: ', $why['prep.cylinder_oiled']);
+        foreach ($why as $test => $said) {
+            self::assertStringNotContainsString(': .', $said, (string) $test);
+        }
+    }
+
     public function testKnowsOfNothingAndSaysWhatToDoFirst(): void
     {
         $assessment = self::assess('{"format":"awake-shed/case","version":1,"machine":{"kind":"two_stroke_hand_tool"},"findings":[]}');
@@ -80,7 +90,7 @@ final class AssessCommandTest extends KernelTestCase
     /**
      * @return array{
      *     format: string, version: int, faults: list<array{id: string, probability: float}>,
-     *     next: list<array<string, mixed>>, blocked: list<array{test: string, until: list<string>, why: string}>,
+     *     next: list<array{test: string, minutes: float, expected_bits: float, why: string, cautions: list<string>}>, blocked: list<array{test: string, until: list<string>, why: string}>,
      *     contradictions: list<array{claim: string}>, verdicts: list<array{id: string, value: float, band: string}>
      * }
      */
@@ -88,7 +98,7 @@ final class AssessCommandTest extends KernelTestCase
     {
         $tester = self::tester();
         self::assertSame(0, $tester->execute(['file' => self::file($json)]), $tester->getDisplay());
-        /** @var array{format: string, version: int, faults: list<array{id: string, probability: float}>, next: list<array<string, mixed>>, blocked: list<array{test: string, until: list<string>, why: string}>, contradictions: list<array{claim: string}>, verdicts: list<array{id: string, value: float, band: string}>} $assessment */
+        /** @var array{format: string, version: int, faults: list<array{id: string, probability: float}>, next: list<array{test: string, minutes: float, expected_bits: float, why: string, cautions: list<string>}>, blocked: list<array{test: string, until: list<string>, why: string}>, contradictions: list<array{claim: string}>, verdicts: list<array{id: string, value: float, band: string}>} $assessment */
         $assessment = json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
 
         return $assessment;
