@@ -27,7 +27,7 @@
 
     const draftKey = (form) => `draft:${form.dataset.draft}`;
     const fieldsOf = (form) => [...form.elements].filter((field) =>
-        field.name && !['hidden', 'file', 'password', 'submit', 'button'].includes(field.type) || field.name?.endsWith('[request_key]'));
+        field.name && !['hidden', 'file', 'password', 'submit', 'button'].includes(field.type) || /(^|\[)request_key\]?$/.test(field.name));
     const storage = (() => {
         try {
             localStorage.setItem('probe', '1');

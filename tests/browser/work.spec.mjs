@@ -152,3 +152,23 @@ test('two people on one job see what the other found within five seconds', async
     await expect(step(page, 'path.tap').getByRole('button', { name: 'Shut or blocked' })).toHaveAttribute('aria-pressed', 'true');
     await other.context().close();
 });
+
+test('a reading typed while the connection dies is kept, sent when it is back, and counted once', async ({ page }) => {
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Heronbill far-shed mower' });
+    await page.goto(`${job}/gates`);
+    await tap(page, 'Smell of the oil', 'Of gas');
+    await page.goto(`${job}/work/flush`);
+    const drained = step(page, 'flush.drain').locator('form.act input:visible');
+    await drained.fill('870');
+    await page.reload();
+    await expect(drained).toHaveValue('870');
+    await expect(page.getByText('What you had typed here is back.')).toBeVisible();
+    await page.context().setOffline(true);
+    await step(page, 'flush.drain').locator('form.act button').click();
+    await expect(page.locator('#offline')).toContainText('No connection');
+    await page.context().setOffline(false);
+    await expect(step(page, 'flush.drain').locator('.standing')).toHaveText(['Oil drained: 870 mL'], { timeout: 10_000 });
+    await page.goto(`${job}/history`);
+    await expect(page.getByText('Oil drained: 870 mL')).toHaveCount(1);
+});

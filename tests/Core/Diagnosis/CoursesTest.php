@@ -68,6 +68,7 @@ final class CoursesTest extends TestCase
         yield 'rust in the tank' => [$gates + ['look.tank' => 'rust', 'jar.tank' => 'dark_or_sediment', 'jar.smell' => 'fresh'], 'tank.debris', 'snowblower'];
         yield 'lean as built, all else proved' => [$gates + ['jar.smell' => 'fresh', 'jar.tank' => 'clear_one_layer', 'bowl.inside' => 'clean', 'start.plain' => 'runs', 'run.steady' => 'surges_no_load', 'run.choke_off' => 'surges', 'jet.pilot' => 'clear', 'jet.main' => 'clear', 'jet.emulsion' => 'clear', 'passages.spray' => 'all_exit', 'intake.gasket' => 'sound', 'linkage.check' => 'right', 'look.prior_work' => 'none', 'run.idle' => 'holds'], 'carb.lean_as_built', 'generator'];
         yield 'oil under the mark' => [['look.oil_level' => 'below_mark', 'look.oil_smell' => 'none', 'compression.leakdown' => 'good', 'run.smoke' => 'none'], 'oil.low', 'mower'];
+        yield 'jelly in the bowl under separated fuel is a fouled bowl too' => [$gates + ['claim.idle_months' => 20, 'jar.tank' => 'two_layers', 'jar.lower_layer_after_water' => 'grew_by_more', 'bowl.inside' => 'jelly', 'flow.bowl_drain' => 'jelly'], 'carb.bowl_fouled', 'generator'];
         yield 'gas in the oil is the needle' => [['look.oil_level' => 'far_over', 'look.oil_smell' => 'gas', 'look.oil_body' => 'thin', 'look.carb_outside' => 'fuel_stain'], 'carb.needle_leaks', 'mower'];
     }
 
