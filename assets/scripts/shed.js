@@ -124,9 +124,10 @@
     window.addEventListener('online', sendAgain);
     setInterval(() => waiting.size > 0 && sendAgain(), 5000);
 
-    document.addEventListener('htmx:afterRequest', (event) => {
-        const form = event.detail.elt.closest?.('form[data-draft]');
-        if (form && event.detail.successful) {
+    // Before the next page stands: else its form would take the draft for its own, and with it a key that is used up.
+    document.addEventListener('htmx:beforeSwap', (event) => {
+        const form = event.detail.requestConfig?.elt.closest?.('form[data-draft]');
+        if (form && event.detail.xhr.status < 400) {
             dropDraft(form);
         }
     });
