@@ -178,7 +178,7 @@ measure(sprintf('With %d jobs (bar 5x)', $jobs + MANY), [
     'job, the last' => "/jobs/$late",
     'job of 400 findings' => "/jobs/$full",
     'its gates' => "/jobs/$full/gates",
-    'its stage' => "/jobs/$full/work/path",
+    'its stage' => "/jobs/$full/stages/path",
     'what it may be' => "/jobs/$full/likely",
     'gates' => '/jobs/9/gates',
     'jar' => '/jobs/9/fuel/tank',

@@ -42,6 +42,12 @@ final readonly class Assessor
         );
     }
 
+    /** @return array<string, float> how likely each fault is, without reasons, suggestions or the story */
+    public function beliefs(CaseFile $case): array
+    {
+        return Beliefs::of($this->model, $case)->now;
+    }
+
     /**
      * What each outcome of a test would change, were it seen now.
      *
@@ -53,12 +59,12 @@ final readonly class Assessor
         if (null === $shows) {
             return [];
         }
-        $now = Beliefs::of($this->model, $case)->now;
+        $now = $this->beliefs($case);
         $prospects = [];
         $before = 0.0;
         foreach ($shows->cumulative($now) as $place => $upTo) {
             $outcome = $shows->outcomes[$place];
-            $then = Beliefs::of($this->model, $case->with(Finding::observed($test, $outcome)))->now;
+            $then = $this->beliefs($case->with(Finding::observed($test, $outcome)));
             $shifts = [];
             foreach ($then as $fault => $after) {
                 if (abs($after - $now[$fault]) >= self::LEAST_SHIFT) {
@@ -87,7 +93,7 @@ final readonly class Assessor
             foreach ($events as $event) {
                 $start = $start->with($event);
             }
-            $course[] = Beliefs::of($this->model, $start)->now;
+            $course[] = $this->beliefs($start);
         }
 
         return $course;

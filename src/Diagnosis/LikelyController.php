@@ -42,7 +42,7 @@ final class LikelyController extends AbstractController
         $record = $this->recorder->open($job);
         $case = $record->case();
         $assessment = $this->assessor->assess($case);
-        $before = $this->assessor->course($record->caseBefore(), [[]])[0];
+        $before = $this->assessor->beliefs($record->caseBefore());
         $next = \array_slice($assessment->next, 0, self::NEXT_SHOWN);
 
         return $this->render('diagnosis/likely.html.twig', [

@@ -30,7 +30,7 @@ final class WorkController extends AbstractController
     {
     }
 
-    #[Route('/work', name: 'work', methods: ['GET'])]
+    #[Route('/stages', name: 'work', methods: ['GET'])]
     public function index(Job $job): Response
     {
         $record = $this->recorder->open($job);
@@ -38,7 +38,7 @@ final class WorkController extends AbstractController
         return $this->render('work/index.html.twig', ['job' => $job, 'record' => $record, 'stages' => $this->work->of($record->case(), $record->acts())]);
     }
 
-    #[Route('/work/{stage}', name: 'stage', requirements: ['stage' => self::STAGE], methods: ['GET'])]
+    #[Route('/stages/{stage}', name: 'stage', requirements: ['stage' => self::STAGE], methods: ['GET'])]
     public function stage(Job $job, string $stage): Response
     {
         return $this->render('work/stage.html.twig', ['page' => $this->pages->of($job, $stage)]);

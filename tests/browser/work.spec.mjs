@@ -30,7 +30,7 @@ test('a locked pressure washer with gas in it, from intake until it may be start
     await tap(page, 'Air filter', 'Clean');
 
     // The oil first: the plug stays in until it is drained.
-    await page.goto(`${job}/work/locked`);
+    await page.goto(`${job}/stages/locked`);
     await expect(step(page, 'locked.plug_out')).toContainText('First: Oil drained.');
     await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Oil flush' }).click();
     await did(page, 'flush.drain', '1050');
@@ -39,7 +39,7 @@ test('a locked pressure washer with gas in it, from intake until it may be start
     await expect(page.locator('.waiting')).toContainText('Oil draining');
 
     // Plug out, pulls counted until nothing comes.
-    await page.goto(`${job}/work/locked`);
+    await page.goto(`${job}/stages/locked`);
     await found(page, 'locked.plug_out', 'Free');
     await found(page, 'locked.ejecta', 'Gas');
     for (const thrown of ['22', '7', '0']) {
@@ -53,7 +53,7 @@ test('a locked pressure washer with gas in it, from intake until it may be start
     await expect(step(page, 'locked.cause')).toContainText('done');
 
     // Fresh oil, the cure, the looks again; then, and only then, may it be started.
-    await page.goto(`${job}/work/flush`);
+    await page.goto(`${job}/stages/flush`);
     await did(page, 'flush.fill_1', '580');
     await did(page, 'flush.pulls', '3');
     await did(page, 'flush.plug');
@@ -67,7 +67,7 @@ test('a locked pressure washer with gas in it, from intake until it may be start
     await tap(page, 'Pump', 'Turns');
     await tap(page, 'Controls', 'Free');
     await tap(page, 'Feel of the pull', 'Normal');
-    await page.goto(`${job}/work/flush`);
+    await page.goto(`${job}/stages/flush`);
     await found(page, 'flush.water', 'On');
     await did(page, 'flush.run_1', '10');
     await expect(page.locator('.waiting')).toContainText('Burning off, keep an eye on it');
@@ -103,7 +103,7 @@ test('a snowblower with water under its gas, by keyboard alone', async ({ page }
     }
     await page.goto(job);
     await page.keyboard.press('w');
-    await expect(page).toHaveURL(/work$/);
+    await expect(page).toHaveURL(/stages$/);
     await press(page.getByRole('link', { name: 'Draining and fuel' }));
     await press(step(page, 'fuel.jar').getByRole('button', { name: 'Two layers' }));
     await expect(step(page, 'fuel.drain')).toContainText('open');
@@ -141,7 +141,7 @@ test('one step at a time, with one hand', async ({ page }) => {
 test('two people on one job see what the other found within five seconds', async ({ page, browser, baseURL }) => {
     await signIn(page);
     const job = await takeIn(page, { label: 'Heronbill shared mower' });
-    await page.goto(`${job}/work/path`);
+    await page.goto(`${job}/stages/path`);
     const other = await (await browser.newContext({ baseURL })).newPage();
     await signIn(other, 'wim');
     await other.goto(`${job}/line/tap`);
@@ -158,7 +158,7 @@ test('a reading typed while the connection dies is kept, sent when it is back, a
     const job = await takeIn(page, { label: 'Heronbill far-shed mower' });
     await page.goto(`${job}/gates`);
     await tap(page, 'Smell of the oil', 'Of gas');
-    await page.goto(`${job}/work/flush`);
+    await page.goto(`${job}/stages/flush`);
     const drained = step(page, 'flush.drain').locator('form.act input:visible');
     await drained.fill('870');
     await page.reload();

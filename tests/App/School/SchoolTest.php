@@ -35,10 +35,10 @@ final class SchoolTest extends ShedTestCase
         $this->browser->submit($page->selectButton('The feel of the pull')->form());
         self::assertResponseRedirects('/schools');
         $number = self::service(Intake::class)->takeIn($this->input(), $this->member(Role::Technician), RequestKey::fresh());
-        $this->browser->request('GET', '/jobs/'.$number.'/work/split');
+        $this->browser->request('GET', '/jobs/'.$number.'/stages/split');
         self::assertSelectorExists('#step-split-feel');
         self::assertSelectorNotExists('#step-split-gauge');
-        $this->browser->request('GET', '/jobs/'.$before->getId().'/work/split');
+        $this->browser->request('GET', '/jobs/'.$before->getId().'/stages/split');
         self::assertSelectorExists('#step-split-gauge', 'a job under way goes on as it began');
     }
 
@@ -49,7 +49,7 @@ final class SchoolTest extends ShedTestCase
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/schools');
         $this->browser->submit($page->selectButton('Starting ether')->form());
         self::assertResponseRedirects('/jobs/'.$job->getId().'/schools');
-        $this->browser->request('GET', '/jobs/'.$job->getId().'/work/split');
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/split');
         self::assertSelectorExists('#step-split-bypass_ether');
         self::assertSelectorNotExists('#step-split-bypass_cleaner');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/history');

@@ -51,16 +51,16 @@ final class WorkPagesTest extends ShedTestCase
     {
         $this->signIn();
         $job = $this->gasInOil();
-        $this->browser->request('GET', '/jobs/'.$job->getId().'/work');
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages');
         self::assertSelectorTextContains('[data-stage="flush"]', 'Next: Oil drained.');
         self::assertSelectorTextContains('[data-stage="locked"]', 'not called for so far');
         foreach (['fuel', 'locked', 'flush', 'split', 'path'] as $stage) {
-            $this->browser->request('GET', '/jobs/'.$job->getId().'/work/'.$stage);
+            $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/'.$stage);
             self::assertResponseIsSuccessful($stage);
             $this->browser->request('GET', '/jobs/'.$job->getId().'/now/'.$stage);
             self::assertResponseIsSuccessful($stage);
         }
-        $this->browser->request('GET', '/jobs/'.$job->getId().'/work/moon');
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/moon');
         self::assertResponseStatusCodeSame(404);
     }
 
@@ -68,7 +68,7 @@ final class WorkPagesTest extends ShedTestCase
     {
         $this->signIn();
         $job = $this->gasInOil();
-        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/work/flush');
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
         self::assertSelectorTextContains('#step-flush-fill_1 .is-shut', 'First: Oil drained.');
         $this->browser->submit($page->filter('#act-flush-drain')->form(['ml' => '900']));
         self::assertResponseRedirects();
@@ -151,12 +151,12 @@ final class WorkPagesTest extends ShedTestCase
         $this->signIn(Role::Apprentice);
         $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900']);
         $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.fill_1', 'ml' => '550']);
-        $this->browser->request('GET', '/jobs/'.$job->getId().'/work/flush');
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
         self::assertSelectorTextContains('#step-flush-cure', 'A technician says when it is put right.');
         $this->signIn();
-        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/work/flush');
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
         $this->browser->submit($page->filter('#step-flush-cure form')->form());
-        self::assertResponseRedirects('/jobs/'.$job->getId().'/work/flush');
+        self::assertResponseRedirects('/jobs/'.$job->getId().'/stages/flush');
         self::assertEquals(new PutRight('oil.gas_in_oil'), $this->record($job)->case()->events[3]);
     }
 
