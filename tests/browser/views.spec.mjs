@@ -3,7 +3,7 @@ import { test, expect, signIn, pick, expectAccessible } from './shed.mjs';
 const views = ['/', '/?stand=handed_back', '/?find=nothing-like-it', '/take-in', '/jobs/9', '/jobs/9/gates', '/jobs/9/fuel/tank', '/jobs/9/fuel/bowl', '/jobs/9/history', '/jobs/9/machine', '/jobs/9/waste', '/waste', '/import', '/me', '/people', '/keys', '/nowhere',
     '/bench', '/jobs/9/bench', '/bench/hydrolock?displacement_cc=160&compression_ratio=8.5&liquid_ml=28&drops_per_minute=6&drop_ml=0.025', '/bench/flush-plan?dilution=40&mark_ml=600&left_share=30&target=2&not_boiled_share=100&at_least=2&minutes_each=30',
     '/bench/repair', '/bench/hydrolock?displacement_cc=-3', '/jobs/9/bench/valve-lash', '/spec', '/spec/1', '/jobs/9/spec', '/traces/needle', '/jobs/9/traces/speed', '/traces/1', '/jobs/8/likely',
-    '/jobs/8/course', '/jobs/8/line/needle', '/jobs/8/line/machine', '/jobs/8/tests/needle.pressure', '/jobs/8/tests/start.plain', '/jobs/8/faults/carb.needle_leaks', '/faults', '/faults/timing.key_sheared', '/odds', '/odds/faults/fuel.stale', '/odds/tests/look.oil_level', '/odds/claims', '/jobs/8/stages', '/jobs/8/stages/flush', '/jobs/8/stages/split', '/jobs/8/now/flush', '/schools', '/jobs/8/schools'];
+    '/jobs/8/course', '/jobs/8/line/needle', '/jobs/8/tests/needle.pressure', '/jobs/8/faults/carb.needle_leaks', '/faults', '/odds', '/odds/faults/fuel.stale', '/jobs/8/stages', '/jobs/8/stages/flush', '/jobs/8/stages/split', '/jobs/8/now/flush', '/schools'];
 
 test('the sign-in page is accessible', async ({ page }) => {
     await page.goto('/sign-in');
