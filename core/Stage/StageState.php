@@ -14,7 +14,7 @@ final readonly class StageState
 
     public function done(): int
     {
-        return \count(array_filter($this->steps, static fn (StepState $state): bool => $state->isDone));
+        return \count(array_filter($this->steps, static fn (StepState $state): bool => $state->isDone && !$state->step->isNote));
     }
 
     public function asked(): int

@@ -64,13 +64,8 @@ final class LikelyController extends AbstractController
         $record = $this->recorder->open($job);
         $telling = array_values(array_filter($record->counting(), static fn (Entry $entry): bool => [] !== $entry->events()));
         $earlier = \count($telling) - self::STEPS_DRAWN;
-        $case = $record->case();
-        $start = new CaseFile($case->machine);
-        foreach (\array_slice($telling, 0, max(0, $earlier)) as $entry) {
-            foreach ($entry->events() as $event) {
-                $start = $start->with($event);
-            }
-        }
+        $before = array_map(static fn (Entry $entry): array => $entry->events(), \array_slice($telling, 0, max(0, $earlier)));
+        $start = new CaseFile($record->case()->machine, array_merge([], ...$before));
         $steps = \array_slice($telling, max(0, $earlier));
         $course = $this->assessor->course($start, [[], ...array_map(static fn (Entry $entry): array => $entry->events(), $steps)]);
 

@@ -46,14 +46,15 @@ final readonly class CourseDrawing implements Drawing
         $above = -\INF;
         foreach ($drawn as $number => $fault) {
             $values = array_map(static fn (array $beliefs): float => $beliefs[$fault] ?? 0.0, $course);
-            $above = max($above + self::MARK_ROOM, self::BOTTOM - $last[$fault] * (self::BOTTOM - self::TOP));
+            $above = max($above + self::MARK_ROOM, self::level($last[$fault]));
             $lines[] = ['fault' => $fault, 'values' => $values, 'path' => self::path($values), 'dash' => $dashes[$number], 'markY' => $above];
         }
 
         return new self($lines, \count($course));
     }
 
-    public function y(float $belief): float
+    /** Where a belief of 0 to 1 stands in the drawing. */
+    public static function level(float $belief): float
     {
         return self::BOTTOM - $belief * (self::BOTTOM - self::TOP);
     }
@@ -68,7 +69,7 @@ final readonly class CourseDrawing implements Drawing
     {
         $points = [];
         foreach ($values as $step => $belief) {
-            $points[] = \sprintf('%.1f %.1f', self::at($step, \count($values)), self::BOTTOM - $belief * (self::BOTTOM - self::TOP));
+            $points[] = \sprintf('%.1f %.1f', self::at($step, \count($values)), self::level($belief));
         }
 
         return 'M'.implode('L', $points);

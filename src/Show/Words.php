@@ -14,6 +14,7 @@ use AwakeShed\Core\Gate\BlockerKind;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\Step;
+use AwakeShed\Core\Stage\StepState;
 use AwakeShed\Core\Stage\Work;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Translation\TranslatorBagInterface;
@@ -132,7 +133,7 @@ final readonly class Words
         };
     }
 
-    public function stepNamed(string $id): string
+    private function stepNamed(string $id): string
     {
         return $this->step($this->work->step($id));
     }
@@ -167,10 +168,15 @@ final readonly class Words
 
     public function closedStep(ClosedStep $closed): string
     {
-        $state = $closed->state;
+        return $this->translator->trans('%test% is closed for now.', ['%test%' => $this->step($closed->state->step)]).' '.$this->shut($closed->state);
+    }
 
-        return $this->translator->trans('%test% is closed for now.', ['%test%' => $this->step($state->step)]).' '
-            .implode(' ', [...array_map(fn (string $first): string => $this->translator->trans('First: %look%.', ['%look%' => $this->stepNamed($first)]), $state->first), ...array_map($this->blocker(...), $state->blockers)]);
+    /** What opens a closed step, in sentences. */
+    public function shut(StepState $state): string
+    {
+        $first = array_map(fn (string $step): string => $this->translator->trans('First: %look%.', ['%look%' => $this->stepNamed($step)]), $state->first);
+
+        return implode(' ', [...$first, ...array_map($this->blocker(...), $state->blockers)]);
     }
 
     /** Why a machine does not go home yet. */
