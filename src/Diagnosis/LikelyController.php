@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\PastEntry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
@@ -62,12 +62,12 @@ final class LikelyController extends AbstractController
     public function course(Job $job): Response
     {
         $record = $this->recorder->open($job);
-        $telling = array_values(array_filter($record->counting(), static fn (Entry $entry): bool => [] !== $entry->events()));
+        $telling = array_values(array_filter($record->counting(), static fn (PastEntry $entry): bool => [] !== $entry->events()));
         $earlier = \count($telling) - self::STEPS_DRAWN;
-        $before = array_map(static fn (Entry $entry): array => $entry->events(), \array_slice($telling, 0, max(0, $earlier)));
+        $before = array_map(static fn (PastEntry $entry): array => $entry->events(), \array_slice($telling, 0, max(0, $earlier)));
         $start = new CaseFile($record->case()->machine, array_merge([], ...$before));
         $steps = \array_slice($telling, max(0, $earlier));
-        $course = $this->assessor->course($start, [[], ...array_map(static fn (Entry $entry): array => $entry->events(), $steps)]);
+        $course = $this->assessor->course($start, [[], ...array_map(static fn (PastEntry $entry): array => $entry->events(), $steps)]);
 
         return $this->render('diagnosis/course.html.twig', ['job' => $job, 'steps' => $steps, 'drawing' => CourseDrawing::of($course), 'earlier' => max(0, $earlier)]);
     }

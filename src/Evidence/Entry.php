@@ -17,12 +17,13 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * One submission to a job's record: who, when, what. Entries are only ever added; a correction or a withdrawal
- * strikes its target, and taking that one back brings the target back ({@see Record::settle()}).
+ * One submission to a job's record, as it is written: who, when, what. Entries are only ever added; a correction or a
+ * withdrawal strikes its target, and taking that one back brings the target back ({@see Record::unsettled()}).
+ * {@see PastEntry} is how it is read.
  *
  * @phpstan-import-type JarArray from JarReading
  */
-#[ORM\Entity(repositoryClass: EntryRepository::class)]
+#[ORM\Entity]
 class Entry
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -94,10 +95,13 @@ class Entry
         return new self($job, $by, $at, EntryKind::Observation, $source, $events);
     }
 
-    /** @param list<Finding|PutRight> $events what it should have said */
-    public static function correction(self $target, Member $by, \DateTimeImmutable $at, array $events): self
+    /**
+     * @param self                   $target the entity of what is corrected
+     * @param list<Finding|PutRight> $events what it should have said
+     */
+    public static function correction(PastEntry $corrected, self $target, Member $by, \DateTimeImmutable $at, array $events): self
     {
-        $entry = new self($target->job, $by, $at, EntryKind::Correction, $target->source, $events);
+        $entry = new self($corrected->job, $by, $at, EntryKind::Correction, $corrected->source, $events);
         $entry->target = $target;
 
         return $entry;
@@ -112,9 +116,10 @@ class Entry
         return $entry;
     }
 
-    public static function withdrawal(self $target, Member $by, \DateTimeImmutable $at): self
+    /** @param self $target the entity of what is taken back */
+    public static function withdrawal(PastEntry $withdrawn, self $target, Member $by, \DateTimeImmutable $at): self
     {
-        $entry = new self($target->job, $by, $at, EntryKind::Withdrawal, Source::Bench, []);
+        $entry = new self($withdrawn->job, $by, $at, EntryKind::Withdrawal, Source::Bench, []);
         $entry->target = $target;
 
         return $entry;
@@ -150,86 +155,8 @@ class Entry
         return $this;
     }
 
-    public function strike(bool $struck): void
-    {
-        $this->struck = $struck;
-    }
-
     public function getId(): int
     {
         return $this->id ?? throw new \LogicException('An entry has its number once it is saved.');
-    }
-
-    public function getJob(): Job
-    {
-        return $this->job;
-    }
-
-    public function getBy(): Member
-    {
-        return $this->by;
-    }
-
-    public function getAt(): \DateTimeImmutable
-    {
-        return $this->at;
-    }
-
-    public function getKind(): EntryKind
-    {
-        return $this->kind;
-    }
-
-    public function getSource(): Source
-    {
-        return $this->source;
-    }
-
-    public function getTarget(): ?self
-    {
-        return $this->target;
-    }
-
-    public function isStruck(): bool
-    {
-        return $this->struck;
-    }
-
-    public function getSample(): ?JarSample
-    {
-        return $this->sample;
-    }
-
-    public function getJar(): ?JarReading
-    {
-        return null === $this->jar ? null : JarReading::fromArray($this->jar);
-    }
-
-    /** @return array{before: array<string, mixed>, after: array<string, mixed>}|null */
-    public function getRewritten(): ?array
-    {
-        return $this->rewritten;
-    }
-
-    public function getWorked(): ?WorkedOut
-    {
-        return null === $this->worked ? null : new WorkedOut($this->worked['calculation'], $this->worked['in']);
-    }
-
-    public function getAct(): ?Act
-    {
-        return null === $this->done ? null : Act::fromArray($this->done);
-    }
-
-    /** @return array<string, string> */
-    public function getAsTyped(): array
-    {
-        return $this->asTyped;
-    }
-
-    /** @return list<Finding|PutRight> */
-    public function events(): array
-    {
-        return array_values($this->findings->map(static fn (RecordedFinding $recorded): Finding|PutRight => $recorded->event())->toArray());
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Account\Role;
-use AwakeShed\Core\Evidence\PutRight;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Security\Core\Authorization\AccessDecisionManagerInterface;
 use Symfony\Component\Security\Core\Authorization\Voter\Vote;
@@ -15,7 +14,7 @@ use Symfony\Component\Security\Core\Authorization\Voter\Voter;
  * Everybody corrects what they recorded themselves; a technician corrects anybody's. A cure stays a technician's
  * either way: taking back that it was taken back would declare it again.
  *
- * @extends Voter<self::CHANGE, Entry>
+ * @extends Voter<self::CHANGE, PastEntry>
  */
 final class EntryVoter extends Voter
 {
@@ -27,7 +26,7 @@ final class EntryVoter extends Voter
 
     protected function supports(string $attribute, mixed $subject): bool
     {
-        return self::CHANGE === $attribute && $subject instanceof Entry;
+        return self::CHANGE === $attribute && $subject instanceof PastEntry;
     }
 
     protected function voteOnAttribute(string $attribute, mixed $subject, TokenInterface $token, ?Vote $vote = null): bool
@@ -35,24 +34,12 @@ final class EntryVoter extends Voter
         if ($this->decisions->decide($token, [Role::Technician->securityName()])) {
             return true;
         }
-        if ($subject->getBy()->getUserIdentifier() !== $token->getUserIdentifier()) {
+        if ($subject->by->signInName !== $token->getUserIdentifier()) {
             $vote?->addReason('Somebody else recorded this; a technician can correct it.');
 
             return false;
         }
 
-        return !self::saysCured($subject);
-    }
-
-    private static function saysCured(Entry $entry): bool
-    {
-        foreach ($entry->events() as $event) {
-            if ($event instanceof PutRight) {
-                return true;
-            }
-        }
-        $target = $entry->getTarget();
-
-        return null !== $target && self::saysCured($target);
+        return !$subject->saysPutRight();
     }
 }

@@ -14,7 +14,6 @@ use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\UnknownWord;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Units\DecimalText;
-use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -51,7 +50,7 @@ final class FindingController extends AbstractController
 
     #[Route('/entries/{entry}/correct', name: 'entry_correct', requirements: ['entry' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(EntryVoter::CHANGE, 'entry')]
-    public function correct(#[MapEntity(id: 'entry')] Entry $entry, Request $request, #[CurrentUser] Member $member): Response
+    public function correct(PastEntry $entry, Request $request, #[CurrentUser] Member $member): Response
     {
         $key = $this->taps->check($request);
         $corrected = $this->finding($request);
@@ -65,17 +64,17 @@ final class FindingController extends AbstractController
         }
         $this->recorder->correct($entry, $member, $key, $events);
 
-        return $this->saved($entry->getJob(), $request);
+        return $this->saved($entry->job, $request);
     }
 
     #[Route('/entries/{entry}/undo', name: 'entry_undo', requirements: ['entry' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(EntryVoter::CHANGE, 'entry')]
-    public function undo(#[MapEntity(id: 'entry')] Entry $entry, Request $request, #[CurrentUser] Member $member): Response
+    public function undo(PastEntry $entry, Request $request, #[CurrentUser] Member $member): Response
     {
         $this->recorder->withdraw($entry, $member, $this->taps->check($request));
         $this->addFlash('said', 'Taken back. It stays in the history.');
 
-        return $this->back($entry->getJob(), $request);
+        return $this->back($entry->job, $request);
     }
 
     /**

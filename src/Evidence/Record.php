@@ -14,20 +14,20 @@ use AwakeShed\Core\Stage\Act;
 /** All entries of one job, and the case they add up to. */
 final class Record
 {
-    /** @var array<string, Entry>|null test => the entry whose finding stands; worked out when first asked for */
+    /** @var array<string, PastEntry>|null test => the entry whose finding stands; worked out when first asked for */
     private ?array $standing = null;
 
-    /** @param list<Entry> $entries oldest first */
+    /** @param list<PastEntry> $entries oldest first */
     public function __construct(public readonly Job $job, public readonly array $entries)
     {
     }
 
-    /** @return list<Entry> the entries that count: struck ones and mere withdrawals left out */
+    /** @return list<PastEntry> the entries that count: struck ones and mere withdrawals left out */
     public function counting(): array
     {
         return array_values(array_filter(
             $this->entries,
-            static fn (Entry $entry): bool => !$entry->isStruck() && EntryKind::Withdrawal !== $entry->getKind(),
+            static fn (PastEntry $entry): bool => !$entry->struck && EntryKind::Withdrawal !== $entry->kind,
         ));
     }
 
@@ -39,7 +39,7 @@ final class Record
     /** @return list<Act> what was done, in order */
     public function acts(): array
     {
-        return array_values(array_filter(array_map(static fn (Entry $entry): ?Act => $entry->getAct(), $this->counting()), static fn (?Act $act): bool => null !== $act));
+        return array_values(array_filter(array_map(static fn (PastEntry $entry): ?Act => $entry->act(), $this->counting())));
     }
 
     /** The case as it stood before the last entry that counts. */
@@ -48,10 +48,10 @@ final class Record
         return $this->caseOf(\array_slice($this->counting(), 0, -1));
     }
 
-    /** @param list<Entry> $entries */
+    /** @param list<PastEntry> $entries */
     private function caseOf(array $entries): CaseFile
     {
-        $events = array_merge([], ...array_map(static fn (Entry $entry): array => $entry->events(), $entries));
+        $events = array_merge([], ...array_map(static fn (PastEntry $entry): array => $entry->events(), $entries));
         $jars = [];
         foreach (JarSample::cases() as $sample) {
             $jar = $this->jar($sample);
@@ -70,21 +70,21 @@ final class Record
     }
 
     /** The entry whose finding of this test stands. */
-    public function standingEntry(string $test): ?Entry
+    public function standingEntry(string $test): ?PastEntry
     {
         return ($this->standing ??= $this->indexed())[$test] ?? null;
     }
 
     public function jar(JarSample $sample): ?JarReading
     {
-        return $this->jarEntry($sample)?->getJar();
+        return $this->jarEntry($sample)?->jar();
     }
 
     /** The entry whose jar stands for this sample. */
-    public function jarEntry(JarSample $sample): ?Entry
+    public function jarEntry(JarSample $sample): ?PastEntry
     {
         foreach (array_reverse($this->counting()) as $entry) {
-            if ($entry->getSample() === $sample) {
+            if ($entry->sample === $sample) {
                 return $entry;
             }
         }
@@ -92,10 +92,10 @@ final class Record
         return null;
     }
 
-    public function entry(int $id): ?Entry
+    public function entry(int $id): ?PastEntry
     {
         foreach ($this->entries as $entry) {
-            if ($entry->getId() === $id) {
+            if ($entry->id === $id) {
                 return $entry;
             }
         }
@@ -104,27 +104,32 @@ final class Record
     }
 
     /**
-     * Strikes what corrections and withdrawals point at.
+     * Which entries are struck by others though they do not say so yet, or no longer.
      *
      * A correction strikes its target for good, also when it is itself corrected: the newest of the chain speaks for
      * all. A withdrawal strikes its target and lets go what that one had struck. Walking from the newest back settles
      * it in one pass, because an entry only ever points at an older one.
+     *
+     * @return array<int, bool> entry => struck, only where that changes
      */
-    public function settle(): void
+    public function unsettled(): array
     {
         $struckBy = [];
+        $changes = [];
         foreach (array_reverse($this->entries) as $entry) {
-            $by = $struckBy[$entry->getId()] ?? null;
-            $entry->strike(null !== $by);
-            $target = $entry->getTarget();
-            if (null !== $target && EntryKind::Withdrawal !== $by) {
-                $struckBy[$target->getId()] = $entry->getKind();
+            $by = $struckBy[$entry->id] ?? null;
+            if ($entry->struck !== (null !== $by)) {
+                $changes[$entry->id] = null !== $by;
+            }
+            if (null !== $entry->target && EntryKind::Withdrawal !== $by) {
+                $struckBy[$entry->target->id] = $entry->kind;
             }
         }
-        $this->standing = null;
+
+        return $changes;
     }
 
-    /** @return array<string, Entry> */
+    /** @return array<string, PastEntry> */
     private function indexed(): array
     {
         $standing = [];

@@ -54,27 +54,4 @@ class RecordedFinding
         $this->number = $event->number;
         $this->measured = $event->measured;
     }
-
-    public function event(): Finding|PutRight
-    {
-        if (null !== $this->putRight) {
-            return new PutRight($this->putRight, $this->extras);
-        }
-        $test = $this->test ?? throw new \LogicException('A recorded finding is of a test or of a cure.');
-        $finding = [] === $this->outcomes
-            ? Finding::number($test, $this->number ?? throw new \LogicException('A finding says something.'))
-            : Finding::observed($test, ...$this->outcomes);
-
-        return $finding->measuring($this->measured)->carrying($this->extras);
-    }
-
-    public function getEntry(): Entry
-    {
-        return $this->entry;
-    }
-
-    public function getId(): ?int
-    {
-        return $this->id;
-    }
 }

@@ -33,7 +33,7 @@ final readonly class Recorder
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private EntryRepository $entries,
+        private Entries $entries,
         private Once $once,
         private ClockInterface $clock,
         private Vocabulary $vocabulary,
@@ -45,7 +45,7 @@ final readonly class Recorder
 
     public function open(Job $job): Record
     {
-        return new Record($job, $this->entries->ofJob($job));
+        return $this->entries->ofJob($job);
     }
 
     /**
@@ -83,7 +83,7 @@ final readonly class Recorder
     /**
      * Records that a step was done.
      *
-     * @param (\Closure(): void)|null $also what goes with it, in the same transaction: waste, a wait
+     * @param (\Closure(Entry): void)|null $also what goes with it, in the same transaction: waste, a wait
      *
      * @throws ClosedJob
      * @throws ClosedStep                          when something must come first, or a gate keeps it closed
@@ -98,11 +98,12 @@ final readonly class Recorder
             if ($state->isClosed()) {
                 throw new ClosedStep($state);
             }
+            $entry = Entry::observation($job, $by, $this->clock->now(), Source::Bench, [])->doing($act);
             if (null !== $also) {
-                $also();
+                $also($entry);
             }
 
-            return Entry::observation($job, $by, $this->clock->now(), Source::Bench, [])->doing($act);
+            return $entry;
         });
     }
 
@@ -115,17 +116,15 @@ final readonly class Recorder
      * @throws StaleEntry                           when somebody else corrected or took back the entry first
      * @throws \AwakeShed\Core\Evidence\UnknownWord
      */
-    public function correct(Entry $target, Member $by, RequestKey $key, array $events): void
+    public function correct(PastEntry $target, Member $by, RequestKey $key, array $events): void
     {
         foreach ($events as $event) {
             if ($event instanceof Finding) {
                 $this->vocabulary->check($event);
             }
         }
-        $this->change($target->getJob(), $by, $key, function () use ($target, $by, $events): Entry {
-            self::refuseStruck($target);
-
-            return Entry::correction($target, $by, $this->clock->now(), $events);
+        $this->change($target->job, $by, $key, function (Record $record) use ($target, $by, $events): Entry {
+            return Entry::correction($target, $this->target($target, $record), $by, $this->clock->now(), $events);
         });
     }
 
@@ -135,19 +134,19 @@ final readonly class Recorder
      * @throws ClosedJob
      * @throws StaleEntry when somebody else corrected or took back the entry first
      */
-    public function withdraw(Entry $target, Member $by, RequestKey $key): void
+    public function withdraw(PastEntry $target, Member $by, RequestKey $key): void
     {
-        $this->change($target->getJob(), $by, $key, function () use ($target, $by): Entry {
-            self::refuseStruck($target);
+        $this->change($target->job, $by, $key, function (Record $record) use ($target, $by): Entry {
+            $entity = $this->target($target, $record);
             // Taking back that something was taken back writes it again.
-            $undone = EntryKind::Withdrawal === $target->getKind()
-                ? $target->getTarget()?->getRewritten()['after'] ?? []
-                : $target->getRewritten()['before'] ?? [];
+            $undone = EntryKind::Withdrawal === $target->kind
+                ? $target->target?->rewritten()['after'] ?? []
+                : $target->rewritten()['before'] ?? [];
             if ([] !== $undone) {
-                JobSheet::write($target->getJob(), $undone);
+                JobSheet::write($target->job, $undone);
             }
 
-            return Entry::withdrawal($target, $by, $this->clock->now());
+            return Entry::withdrawal($target, $entity, $by, $this->clock->now());
         });
     }
 
@@ -187,18 +186,22 @@ final readonly class Recorder
             $events = $jar->findings($sample);
             $entry = null === $before
                 ? Entry::observation($job, $by, $this->clock->now(), Source::Bench, $events)
-                : Entry::correction($before, $by, $this->clock->now(), $events);
+                : Entry::correction($before, $this->target($before, $record), $by, $this->clock->now(), $events);
 
             return $entry->withJar($sample, $jar)->typedAs($asTyped);
         });
     }
 
-    /** Makes the derived columns of a job anew from its entries. Nothing is flushed. */
-    public function recompute(Record $record): void
+    /** Makes the derived columns of a job, and of its entries, anew from what is saved of them. The job is not flushed. */
+    public function recompute(Job $job): void
     {
-        $record->settle();
-        $case = $record->case();
-        $record->job->nowStands(Standing::of($case, $this->walk->of($case)));
+        $record = $this->open($job);
+        $unsettled = $record->unsettled();
+        foreach ($unsettled as $entry => $struck) {
+            $this->entries->strike($entry, $struck);
+        }
+        $case = ([] === $unsettled ? $record : $this->open($job))->case();
+        $job->nowStands(Standing::of($case, $this->walk->of($case)));
     }
 
     /** @param \Closure(Record): ?Entry $make null when nothing came of it */
@@ -217,17 +220,19 @@ final readonly class Recorder
             }
             $this->entities->persist($entry);
             $this->entities->flush();
-            $this->recompute(new Record($job, [...$record->entries, $entry]));
+            $this->recompute($job);
 
             return null;
         });
     }
 
-    /** @throws StaleEntry */
-    private static function refuseStruck(Entry $target): void
+    /** @throws StaleEntry when it is struck as the record stands under the lock */
+    private function target(PastEntry $entry, Record $record): Entry
     {
-        if ($target->isStruck()) {
+        if (false !== $record->entry($entry->id)?->struck) {
             throw new StaleEntry();
         }
+
+        return $this->entities->getReference(Entry::class, $entry->id) ?? throw new StaleEntry();
     }
 }

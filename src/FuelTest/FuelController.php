@@ -6,6 +6,7 @@ namespace AwakeShed\App\FuelTest;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Device\Weather\Weather;
+use AwakeShed\App\Evidence\Author;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Form\AmountType;
@@ -74,7 +75,7 @@ final class FuelController extends AbstractController
     public function read(Job $job, JarSample $sample, JarPart $part, Request $request, #[CurrentUser] Member $member): Response
     {
         $record = $this->recorder->open($job);
-        $form = $this->form($part, $record->jar($sample) ?? new JarReading(), $record->jarEntry($sample)?->getId());
+        $form = $this->form($part, $record->jar($sample) ?? new JarReading(), $record->jarEntry($sample)?->id);
         $form->handleRequest($request);
         $input = $form->getData();
         $latest = null;
@@ -95,7 +96,7 @@ final class FuelController extends AbstractController
                 $form->addError(new FormError($this->words->refusal($refusal)));
             } catch (ChangedMeanwhile $changed) {
                 $latest = $changed->standing;
-                $form->addError(new FormError($this->translator->trans('%name% saved other readings here while you were typing. Yours are kept below: save again to put them in place of theirs.', ['%name%' => $changed->by?->getName() ?? $this->translator->trans('Somebody')])));
+                $form->addError(new FormError($this->translator->trans('%name% saved other readings here while you were typing. Yours are kept below: save again to put them in place of theirs.', ['%name%' => $changed->by->name ?? $this->translator->trans('Somebody')])));
             }
         }
 
@@ -177,7 +178,7 @@ final class FuelController extends AbstractController
         $fuel = $this->pages->of($job, $sample);
         $views = [];
         foreach (JarPart::of($sample) as $part) {
-            $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->page->record->jarEntry($sample)?->getId());
+            $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->page->record->jarEntry($sample)?->id);
             $views[$part->value] = $form->createView();
             if ($part === $triedPart && null !== $basedOn) {
                 self::rebase($views[$part->value], $basedOn);
@@ -232,25 +233,25 @@ final class FuelController extends AbstractController
     private function apply(JarInput $input, JarPart $part, JarSample $sample, Record $record, FormInterface $form): JarReading
     {
         $basedOn = $form->get(JarPartType::BASED_ON)->getData();
-        $before = is_numeric($basedOn) ? $record->entry((int) $basedOn)?->getJar() : null;
+        $before = is_numeric($basedOn) ? $record->entry((int) $basedOn)?->jar() : null;
         $standing = $record->jarEntry($sample);
-        if (!$part->isSameIn($before, $standing?->getJar())) {
-            throw new ChangedMeanwhile(self::whoSet($part, $standing?->getJar(), $sample, $record), $standing?->getId());
+        if (!$part->isSameIn($before, $standing?->jar())) {
+            throw new ChangedMeanwhile(self::whoSet($part, $standing?->jar(), $sample, $record), $standing?->id);
         }
 
-        return $input->appliedTo($standing?->getJar() ?? new JarReading());
+        return $input->appliedTo($standing?->jar() ?? new JarReading());
     }
 
     /** Who first saved this card as it stands; later entries carry it along with other cards. */
-    private static function whoSet(JarPart $part, ?JarReading $standing, JarSample $sample, Record $record): ?Member
+    private static function whoSet(JarPart $part, ?JarReading $standing, JarSample $sample, Record $record): ?Author
     {
         $by = null;
         foreach (array_reverse($record->entries) as $entry) {
-            if ($entry->getSample() === $sample) {
-                if (!$part->isSameIn($entry->getJar(), $standing)) {
+            if ($entry->sample === $sample) {
+                if (!$part->isSameIn($entry->jar(), $standing)) {
                     break;
                 }
-                $by = $entry->getBy();
+                $by = $entry->by;
             }
         }
 

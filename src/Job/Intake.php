@@ -6,7 +6,6 @@ namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Entry;
-use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\Source;
 use AwakeShed\App\Once\Once;
@@ -98,7 +97,7 @@ final readonly class Intake
             $entries = $fill($job);
             array_map($this->entities->persist(...), $entries);
             $this->entities->flush();
-            $this->recorder->recompute(new Record($job, $entries));
+            $this->recorder->recompute($job);
 
             return $job->getId();
         }) ?? throw new \LogicException('Taking in made a job.');

@@ -29,7 +29,7 @@ final class RecomputeCommand extends Command
         $done = 0;
         foreach ($this->jobs->all() as $job) {
             $job->file();
-            $this->recorder->recompute($this->recorder->open($job));
+            $this->recorder->recompute($job);
             if (0 === ++$done % self::AT_ONCE) {
                 $this->entities->flush();
                 $this->entities->clear();

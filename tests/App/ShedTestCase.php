@@ -76,7 +76,7 @@ abstract class ShedTestCase extends WebTestCase
         $job = new Job(new Machine($label, new MachineFacts($kind), 'Cabin 4', ''), $this->member(Role::Technician), new \DateTimeImmutable('2026-11-20 09:00'));
         self::entities()->persist($job);
         self::entities()->flush();
-        self::service(Recorder::class)->recompute($this->record($job));
+        self::service(Recorder::class)->recompute($job);
         self::entities()->flush();
 
         return $job;

@@ -159,7 +159,7 @@ final class AccountTest extends ShedTestCase
         $this->signIn(Role::Owner);
         $job = $this->job();
         $this->found($job, Finding::observed('look.oil_colour', 'dark'));
-        $entry = $this->record($job)->entries[0]->getId();
+        $entry = $this->record($job)->entries[0]->id;
         foreach (["/jobs/{$job->getId()}/findings", "/jobs/{$job->getId()}/put-right", "/jobs/{$job->getId()}/hand-back", "/jobs/{$job->getId()}/fuel/tank/new-jar", "/jobs/{$job->getId()}/fuel/tank/school", "/jobs/{$job->getId()}/photos", "/entries/$entry/undo", "/entries/$entry/correct", '/people/'.$this->member(Role::Apprentice)->getId().'/leave'] as $address) {
             $this->browser->request('POST', $address, ['test' => 'look.oil_colour', 'outcome' => 'black', 'fault' => 'oil.low', 'school' => 'keep_if_clear_and_fresh']);
             self::assertResponseStatusCodeSame(403, $address);

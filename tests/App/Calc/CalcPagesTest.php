@@ -145,8 +145,8 @@ final class CalcPagesTest extends ShedTestCase
         self::assertResponseRedirects('/jobs/'.$job->getId());
         $entry = $this->record($this->again($job))->entries[0];
         self::assertEquals([Finding::observed('look.oil_level', 'far_over')->measuring(['drained_ml' => 900, 'dilution' => 0.3889])], $entry->events());
-        self::assertSame('fuel-in-oil', $entry->getWorked()?->calculation);
-        self::assertEqualsWithDelta(900.0, $entry->getWorked()->in['drained_ml'], 1e-9);
+        self::assertSame('fuel-in-oil', $entry->worked()?->calculation);
+        self::assertEqualsWithDelta(900.0, $entry->worked()->in['drained_ml'], 1e-9);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
         $this->assertSays('Gas in the oil, by what drained: 38.9 % gas in the oil');
     }
@@ -170,7 +170,7 @@ final class CalcPagesTest extends ShedTestCase
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/jet-enlarging?bore_mm=0.70&to_mm=0.75&school=next_size_up&done[]=everything_cleaned&done[]=gaskets_tight&done[]=needle_tested&air_to_fuel=14.7');
         self::assertSelectorTextContains('.verdict h2', 'Allowed by this shop’s school');
         $this->press($page, 'Put it into the record');
-        $worked = $this->record($this->again($job))->entries[0]->getWorked();
+        $worked = $this->record($this->again($job))->entries[0]->worked();
         self::assertSame(['everything_cleaned', 'gaskets_tight', 'needle_tested'], $worked?->in['done']);
         self::assertSame('next_size_up', $worked->in['school']);
     }

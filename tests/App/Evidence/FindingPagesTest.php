@@ -64,12 +64,12 @@ final class FindingPagesTest extends ShedTestCase
         self::assertResponseStatusCodeSame(403);
         $this->assertSays('Not for your role');
         foreach ([$finding, $cure] as $entry) {
-            $this->post('/entries/'.$entry->getId().'/undo', []);
+            $this->post('/entries/'.$entry->id.'/undo', []);
             self::assertResponseStatusCodeSame(403);
         }
         $this->post('/jobs/'.$job->getId().'/findings', ['test' => 'look.oil_body', 'outcome' => 'thin']);
         $own = $this->record($job)->entries[2];
-        $this->post('/entries/'.$own->getId().'/correct', ['test' => 'look.oil_body', 'outcome' => 'normal']);
+        $this->post('/entries/'.$own->id.'/correct', ['test' => 'look.oil_body', 'outcome' => 'normal']);
         self::assertResponseRedirects();
         self::assertSame(['normal'], $this->record($job)->case()->standing('look.oil_body')?->outcomes);
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
@@ -84,7 +84,7 @@ final class FindingPagesTest extends ShedTestCase
         $key = RequestKey::fresh();
         self::service(Recorder::class)->observe($job, $this->member(Role::Technician), $key, [Finding::observed('claim.tipped', 'no'), Finding::number('claim.idle_months', 24)]);
         $entry = $this->record($job)->entries[0];
-        $this->post('/entries/'.$entry->getId().'/correct', ['test' => 'claim.idle_months', 'outcome' => '72']);
+        $this->post('/entries/'.$entry->id.'/correct', ['test' => 'claim.idle_months', 'outcome' => '72']);
         $case = $this->record($job)->case();
         self::assertSame(72.0, $case->standing('claim.idle_months')?->number);
         self::assertSame(['no'], $case->standing('claim.tipped')?->outcomes);

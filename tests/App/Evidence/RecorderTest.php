@@ -7,7 +7,7 @@ namespace AwakeShed\Tests\App\Evidence;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Evidence\ClosedJob;
 use AwakeShed\App\Evidence\ClosedTest;
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\PastEntry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\StaleEntry;
 use AwakeShed\App\Once\RequestKey;
@@ -57,7 +57,7 @@ final class RecorderTest extends ShedTestCase
         $member = $this->member(Role::Technician);
         $recorder = self::service(Recorder::class);
         $stands = fn (): ?array => $this->record($job)->case()->standing('look.oil_colour')?->outcomes;
-        $last = fn (): Entry => array_reverse($this->record($job)->entries)[0];
+        $last = fn (): PastEntry => array_reverse($this->record($job)->entries)[0];
 
         $this->found($job, Finding::observed('look.oil_colour', 'milky'));
         $milky = $last();

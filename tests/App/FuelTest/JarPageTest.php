@@ -47,8 +47,8 @@ final class JarPageTest extends ShedTestCase
         $this->assertSays('10 ± 0.6 % ethanol: E10.');
         $this->assertSays('Naive, growth over fuel: 9.22 %. Corrected for the contraction of ethanol and water: 9.96 %.');
         $this->assertSays('this reading cannot tell on which side');
-        self::assertSame('18,3 mL', $this->record($job)->jarEntry(JarSample::Tank)?->getAsTyped()['aqueous']);
-        self::assertSame('68 °F', $this->record($job)->jarEntry(JarSample::Tank)->getAsTyped()['at']);
+        self::assertSame('18,3 mL', $this->record($job)->jarEntry(JarSample::Tank)?->asTyped()['aqueous']);
+        self::assertSame('68 °F', $this->record($job)->jarEntry(JarSample::Tank)->asTyped()['at']);
     }
 
     public function testImpossibleReadingsAreRefusedWithTheReasonAndKept(): void
@@ -86,7 +86,7 @@ final class JarPageTest extends ShedTestCase
         $job = $this->job();
         $this->signIn();
         $this->read($job, 'layers', ['total' => '80', 'height' => '90', 'lower' => '0']);
-        $mine = (string) $this->record($job)->jarEntry(JarSample::Tank)?->getId();
+        $mine = (string) $this->record($job)->jarEntry(JarSample::Tank)?->id;
         $this->signIn(Role::Apprentice);
         $this->read($job, 'layers', ['total' => '80', 'height' => '90', 'lower' => '12']);
         // A card the other did not touch merges; the one they did is shown to me, with mine kept.
@@ -215,7 +215,7 @@ final class JarPageTest extends ShedTestCase
     private function read(Job $job, string $part, array $fields, bool $refused = false): Crawler
     {
         $address = '/jobs/'.$job->getId().'/fuel/tank';
-        $fields += ['_token' => $this->token(), 'based_on' => (string) $this->record($job)->jarEntry(JarSample::Tank)?->getId()];
+        $fields += ['_token' => $this->token(), 'based_on' => (string) $this->record($job)->jarEntry(JarSample::Tank)?->id];
         $page = $this->browser->request('POST', $address.'/read/'.$part, [$part => $fields]);
         if ($refused) {
             self::assertResponseStatusCodeSame(422);

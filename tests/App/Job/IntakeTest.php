@@ -128,13 +128,13 @@ final class IntakeTest extends ShedTestCase
         $this->assertSays('Oil it holds, mL: 600 before: 550');
         $this->assertSays('Owner: Cabin 5 before: Cabin 4');
 
-        $this->post('/entries/'.$entries[0]->getId().'/undo', []);
+        $this->post('/entries/'.$entries[0]->id.'/undo', []);
         $machine = $this->again($job)->getMachine();
         // Only what that change had changed goes back, to what it was.
         self::assertSame(['Cabin 4', null], [$machine->getOwnerName(), $machine->facts()->oilMl]);
         self::assertNull($this->again($job)->getWantedBy());
         $undo = $this->record($this->again($job))->entries[2];
-        $this->post('/entries/'.$undo->getId().'/undo', []);
+        $this->post('/entries/'.$undo->id.'/undo', []);
         self::assertSame(['Cabin 5', 550.0], [$this->again($job)->getMachine()->getOwnerName(), $this->again($job)->getMachine()->facts()->oilMl]);
         self::assertSame('2026-12-24', $this->again($job)->getWantedBy()?->format('Y-m-d'));
     }

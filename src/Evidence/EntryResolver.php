@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Evidence;
+
+use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
+use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Fetches the entry of an address. */
+#[AutoconfigureTag('controller.argument_value_resolver', ['priority' => 150])]
+final readonly class EntryResolver implements ValueResolverInterface
+{
+    public function __construct(private Entries $entries)
+    {
+    }
+
+    /** @return iterable<PastEntry> */
+    public function resolve(Request $request, ArgumentMetadata $argument): iterable
+    {
+        $number = $request->attributes->get('entry');
+        if (PastEntry::class !== $argument->getType() || !is_numeric($number)) {
+            return [];
+        }
+
+        return [$this->entries->find((int) $number) ?? throw new NotFoundHttpException('There is no such entry.')];
+    }
+}
