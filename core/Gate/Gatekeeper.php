@@ -136,16 +136,31 @@ final readonly class Gatekeeper
         if ([] === $hold->untilPutRightAny) {
             return $this->latestSets($hold, $case) ? HoldState::Set : HoldState::Clear;
         }
+        if (!self::wasEverSet($hold, $case)) {
+            return HoldState::Clear;
+        }
         $state = HoldState::Clear;
         foreach ($case->events as $event) {
             if ($event instanceof PutRight && \in_array($event->fault, $hold->untilPutRightAny, true) && HoldState::Set === $state) {
                 $state = HoldState::CuredNotSeen;
-            } elseif ($event instanceof Finding && $this->vocabulary->applies($event->test, $case->machine) && $hold->isSetBy($event)) {
+            } elseif ($event instanceof Finding && $hold->isSetBy($event) && $this->vocabulary->applies($event->test, $case->machine)) {
                 $state = HoldState::Set;
             }
         }
 
         return HoldState::CuredNotSeen === $state && [] === $this->toBeSeenAgain($hold, $case) ? HoldState::Clear : $state;
+    }
+
+    /** Most holds were not, and a record may be long. */
+    private static function wasEverSet(HoldDefinition $hold, CaseFile $case): bool
+    {
+        foreach ($hold->whenAny as $test => $outcomes) {
+            if ($case->everSaid($test, $outcomes)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function latestSets(HoldDefinition $hold, CaseFile $case): bool
