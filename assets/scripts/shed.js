@@ -138,6 +138,27 @@
         }
     });
 
+    // --- Two taps at once: both are recorded, but the answer that comes last may be the older one, so the page is asked for again.
+
+    let underWay = 0;
+    let overlapped = false;
+    const isChange = (event) => event.detail.requestConfig.verb !== 'get';
+    document.addEventListener('htmx:beforeRequest', (event) => {
+        if (isChange(event)) {
+            overlapped ||= underWay > 0;
+            underWay += 1;
+        }
+    });
+    document.addEventListener('htmx:afterRequest', (event) => {
+        if (isChange(event)) {
+            underWay -= 1;
+            if (underWay === 0 && overlapped) {
+                overlapped = false;
+                htmx.ajax('GET', location.pathname + location.search, { source: document.body });
+            }
+        }
+    });
+
     // --- A form that saves at every change: what is typed while the answer is under way is carried into the new page.
 
     const worthOf = (field) => ['checkbox', 'radio'].includes(field.type) ? field.checked : field.value;

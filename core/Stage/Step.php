@@ -23,6 +23,7 @@ final readonly class Step
      * @param string|null                                     $as       the test whose gates it must pass
      * @param array{kind: string, minutes: int}|null          $wait
      * @param list<string>                                    $cautions
+     * @param bool                                            $takesOil fresh oil goes in, by its `ml`
      * @param array<string, list<string>>                     $schools  question => the schools under which it is asked
      */
     public function __construct(
@@ -42,6 +43,7 @@ final readonly class Step
         public array $cautions,
         public array $schools,
         public ?string $calc,
+        public bool $takesOil,
     ) {
     }
 

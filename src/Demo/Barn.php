@@ -16,6 +16,8 @@ use AwakeShed\App\Job\IntakeInput;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
 use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Oil\Oil;
+use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\Spec\SpecPage;
@@ -25,6 +27,7 @@ use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\Ledger;
 use AwakeShed\App\Waste\WasteCan;
+use AwakeShed\App\Waste\WasteRule;
 use AwakeShed\App\Work\Doing;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\CaseFormat;
@@ -70,6 +73,9 @@ final class Barn
     /** @var array<string, Member> by sign-in name */
     private array $people = [];
 
+    /** @var list<Oil> */
+    private array $oils = [];
+
     /** @var array<string, SpecPage> by name */
     private array $pages = [];
 
@@ -85,6 +91,7 @@ final class Barn
         private readonly Doing $doing,
         private readonly WaitRepository $waits,
         private readonly Ledger $ledger,
+        private readonly Shelf $shelf,
     ) {
     }
 
@@ -93,11 +100,20 @@ final class Barn
         $real = Clock::get();
         try {
             $this->hire($now->modify('-60 days'));
-            /** @var array{wires_mm: list<float>, cans: list<array{string, string, float|int}>, spec_book: list<DemoPage>, machines: list<DemoMachine>} $barn */
+            /** @var array{wires_mm: list<float>, cans: list<array{string, string, float|int}>, waste_rules: array<string, string>, oils: array<string, float|int>, spec_book: list<DemoPage>, machines: list<DemoMachine>} $barn */
             $barn = Table::read(__DIR__.'/data/barn.json');
             $this->people[SignIn::Technician->value]->ownWires(array_map(Length::millimetres(...), $barn['wires_mm']));
             foreach ($barn['cans'] as [$name, $stream, $litres]) {
                 $this->entities->persist(new WasteCan($name, WasteStream::from($stream), Volume::millilitres(1000.0 * $litres)));
+            }
+            foreach ($barn['waste_rules'] as $stream => $note) {
+                $rule = new WasteRule(WasteStream::from($stream));
+                $rule->say($note);
+                $this->entities->persist($rule);
+            }
+            foreach ($barn['oils'] as $name => $litres) {
+                $this->oils[] = new Oil($name);
+                $this->shelf->bought($this->oils[\count($this->oils) - 1], Volume::millilitres(1000.0 * $litres), $this->people[SignIn::Owner->value]);
             }
             $this->entities->flush();
             foreach ($barn['spec_book'] as $page) {
@@ -207,7 +223,7 @@ final class Barn
         }
         if (isset($step['did'])) {
             [$done, $figures, $choice] = $step['did'];
-            $this->doing->record($job, $by, $key, new Act($done, array_map(floatval(...), $figures), $choice));
+            $this->doing->record($job, $by, $key, new Act($done, array_map(floatval(...), $figures), $choice), $this->oils[0] ?? null);
             // What was waited for then is long over.
             foreach ($this->waits->ofJob($job) as $wait) {
                 $wait->end($clock->now());

@@ -154,15 +154,15 @@ final readonly class Recorder
      * Changes what is written on the job itself (its machine, its owner, its schools, whether it is here), and records
      * what it said before.
      *
-     * @param \Closure(): void $write
+     * @param \Closure(Record): void $write told the record as it stands under the lock
      *
      * @throws ClosedJob unless a machine that went home may be written on
      */
     public function rewrite(Job $job, Member $by, RequestKey $key, \Closure $write, bool $evenIfHandedBack = false): void
     {
-        $this->change($job, $by, $key, function () use ($job, $by, $write): ?Entry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $write): ?Entry {
             $before = JobSheet::of($job);
-            $write();
+            $write($record);
             $changes = $before->changesTo(JobSheet::of($job));
 
             return [] === $changes['after'] ? null : Entry::rewriting($job, $by, $this->clock->now(), $changes);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Photo\PhotoRepository;
@@ -60,12 +61,11 @@ final class JobController extends AbstractController
     public function handBack(Job $job, Request $request, Taps $taps, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
         $key = $taps->check($request);
-        $record = $this->recorder->open($job);
-        $hindrance = $job->isHandedBack() ? null : Closing::hindrance($record->case(), $record->acts());
-        if (null !== $hindrance) {
-            throw new HeldBack($hindrance);
-        }
-        $this->recorder->rewrite($job, $member, $key, static function () use ($job, $clock): void {
+        $this->recorder->rewrite($job, $member, $key, static function (Record $record) use ($job, $clock): void {
+            $hindrance = $job->isHandedBack() ? null : Closing::hindrance($record->case(), $record->acts());
+            if (null !== $hindrance) {
+                throw new HeldBack($hindrance);
+            }
             $job->isHandedBack() ? $job->takeBack() : $job->handBack($clock->now());
         }, evenIfHandedBack: true);
         $this->addFlash('said', $job->isHandedBack() ? 'Handed back.' : 'Back in the shed.');

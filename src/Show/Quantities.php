@@ -8,10 +8,13 @@ use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\MoneyUnit;
 use AwakeShed\Core\Units\Quantity;
+use AwakeShed\Core\Units\TypedAmount;
 use AwakeShed\Core\Units\Unit;
+use AwakeShed\Core\Units\UnreadableAmount;
+use AwakeShed\Core\Units\Volume;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
-/** Writes quantities in the reader's units. */
+/** Writes quantities in the reader's units, and reads the volumes of the small forms. */
 final class Quantities
 {
     /** @var array<int, \NumberFormatter> by digits after the sign: slow to make, so each is made once a request */
@@ -24,6 +27,18 @@ final class Quantities
     public function unit(Measure $measure): Unit
     {
         return $measure->unit($this->reader->units());
+    }
+
+    /**
+     * What was typed, in the reader's unit of the measure unless another stands behind it.
+     *
+     * @throws UnreadableAmount
+     */
+    public function volume(string $typed, Measure $measure): Volume
+    {
+        $amount = TypedAmount::parse($typed, $this->unit($measure), Volume::units());
+
+        return Volume::of($amount->amount, $amount->unit);
     }
 
     /** With its unit, e.g. "12.5 mL". */

@@ -81,6 +81,13 @@ final readonly class ShowExtension
         return new WaitingBar($this->waits->underWay(), $this->clock->now());
     }
 
+    /** @return list<RockerDrawing> the right top first */
+    #[AsTwigFunction('rockers')]
+    public function rockers(): array
+    {
+        return RockerDrawing::both();
+    }
+
     #[AsTwigFunction('request_key')]
     public function requestKey(): string
     {

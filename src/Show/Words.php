@@ -23,7 +23,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** Puts the core's ids and refusals into the reader's words (translations/trade.*, translations/refusals.*). */
 final readonly class Words
 {
-    public function __construct(#[Autowire(service: 'translator')] private TranslatorInterface&TranslatorBagInterface $translator, private Vocabulary $vocabulary, private Work $work)
+    public function __construct(#[Autowire(service: 'translator')] private TranslatorInterface&TranslatorBagInterface $translator, private Vocabulary $vocabulary, private Work $work, private ActFigures $figures)
     {
     }
 
@@ -145,15 +145,18 @@ final readonly class Words
     }
 
     /** What a figure of an act is asked by. */
+    /** The label of an act's field, with the unit a plain number is meant in. */
     public function field(string $field): string
     {
-        return $this->stepWord('field.'.$field) ?? self::spelledOut($field);
+        $unit = $this->figures->unit($field);
+
+        return ($this->stepWord('field.'.$field) ?? self::spelledOut($field)).(null === $unit ? '' : ', '.$unit);
     }
 
     /** What was done, e.g. "Oil drained: 900 mL". */
     public function act(Act $act): string
     {
-        $said = array_map(fn (string $field, float $value): string => rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.').' '.($this->stepWord('figure.'.$field) ?? ''), array_keys($act->figures), $act->figures);
+        $said = array_map(fn (string $field, float $value): string => trim($this->figures->show($field, $value).' '.($this->stepWord('figure.'.$field) ?? '')), array_keys($act->figures), $act->figures);
         if (null !== $act->choice) {
             $said[] = $this->choice($act->step, $act->choice);
         }

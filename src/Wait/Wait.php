@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Wait;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
@@ -35,8 +36,12 @@ class Wait
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
     private Member $startedBy;
 
+    /** The step of the job it belongs to; taken back with it. */
+    #[ORM\ManyToOne]
+    private ?Entry $entry;
+
     /** @throws \InvalidArgumentException when it would be ready before it starts */
-    public function __construct(Job $job, WaitKind $kind, Member $startedBy, \DateTimeImmutable $startedAt, \DateTimeImmutable $readyAt)
+    public function __construct(Job $job, WaitKind $kind, Member $startedBy, \DateTimeImmutable $startedAt, \DateTimeImmutable $readyAt, ?Entry $entry = null)
     {
         if ($readyAt < $startedAt) {
             throw new \InvalidArgumentException('A wait ends after it starts.');
@@ -46,6 +51,18 @@ class Wait
         $this->startedBy = $startedBy;
         $this->startedAt = $startedAt;
         $this->readyAt = $readyAt;
+        $this->entry = $entry;
+    }
+
+    /** It takes otherwise long, counted from its start. */
+    public function take(int $minutes): void
+    {
+        $this->readyAt = $this->startedAt->modify(\sprintf('+%d minutes', $minutes));
+    }
+
+    public function minutes(): int
+    {
+        return intdiv($this->readyAt->getTimestamp() - $this->startedAt->getTimestamp(), 60);
     }
 
     /** Somebody has come back to it; a second time changes nothing. */

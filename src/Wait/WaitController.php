@@ -20,6 +20,30 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class WaitController extends AbstractController
 {
+    /** Two days: a tank left to air, a part left to soak. */
+    private const MOST_MINUTES = 2880;
+
+    /** It takes otherwise long than was reckoned. */
+    #[Route('/waits/{id}/minutes', name: 'wait_minutes', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD)]
+    public function minutes(#[MapEntity] Wait $wait, Request $request, Taps $taps, Once $once, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $minutes = filter_var($taps->text($request, 'minutes'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_MINUTES]]);
+        if (\is_int($minutes)) {
+            $once->run($key, $member, static function () use ($wait, $minutes): null {
+                $wait->take($minutes);
+
+                return null;
+            });
+            $this->addFlash('said', 'The timer is set anew, from when it was started.');
+        } else {
+            $this->addFlash('said', 'The timer stands as it was: it takes whole minutes, 1 to 2880.');
+        }
+
+        return $this->backTo($wait);
+    }
+
     /** Somebody has come back to what waited. */
     #[Route('/waits/{id}/end', name: 'wait_end', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD)]
@@ -31,6 +55,11 @@ final class WaitController extends AbstractController
             return null;
         });
 
+        return $this->backTo($wait);
+    }
+
+    private function backTo(Wait $wait): Response
+    {
         [$route, $parameters] = $wait->getKind()->page();
 
         return $this->redirectToRoute($route, ['job' => $wait->getJob()->getId()] + $parameters, Response::HTTP_SEE_OTHER);

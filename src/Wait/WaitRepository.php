@@ -14,6 +14,9 @@ final class WaitRepository extends ServiceEntityRepository
     /** More than a bench can have under way; a bar of a hundred would tell nobody anything. */
     private const MOST_SHOWN = 12;
 
+    /** Nobody has come back to it, and the step it belongs to is not taken back. */
+    private const UNDER_WAY = 'wait.endedAt IS NULL AND (entry.id IS NULL OR entry.struck = false)';
+
     public function __construct(ManagerRegistry $registry)
     {
         parent::__construct($registry, Wait::class);
@@ -27,7 +30,8 @@ final class WaitRepository extends ServiceEntityRepository
             ->addSelect('job', 'machine')
             ->innerJoin('wait.job', 'job')
             ->innerJoin('job.machine', 'machine')
-            ->where('wait.endedAt IS NULL')
+            ->leftJoin('wait.entry', 'entry')
+            ->where(self::UNDER_WAY)
             ->orderBy('wait.readyAt')
             ->setMaxResults(self::MOST_SHOWN)
             ->getQuery()->getResult();
@@ -38,7 +42,14 @@ final class WaitRepository extends ServiceEntityRepository
     /** @return list<Wait> what is under way for one job, first ready first */
     public function ofJob(Job $job): array
     {
-        return $this->findBy(['job' => $job, 'endedAt' => null], ['readyAt' => 'ASC']);
+        /** @var list<Wait> $waits */
+        $waits = $this->createQueryBuilder('wait')
+            ->leftJoin('wait.entry', 'entry')
+            ->where('wait.job = :job AND '.self::UNDER_WAY)->setParameter('job', $job)
+            ->orderBy('wait.readyAt')
+            ->getQuery()->getResult();
+
+        return $waits;
     }
 
     public function runningFor(Job $job, WaitKind $kind): ?Wait

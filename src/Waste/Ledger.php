@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Waste;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Units\Volume;
@@ -28,11 +29,11 @@ final readonly class Ledger
     }
 
     /**
-     * Writes a portion into the first can of its stream that has room for it, else into the last; nothing is flushed.
+     * Writes a portion, of that step of the job if it came from one, into the first can of its stream that has room for it, else into the last; nothing is flushed.
      *
      * @throws \AwakeShed\Core\Units\ImpossibleAmount
      */
-    public function pour(Job $job, WasteStream $stream, Volume $volume, Member $by): void
+    public function pour(Job $job, WasteStream $stream, Volume $volume, Member $by, ?Entry $entry = null): void
     {
         $fills = array_values(array_filter($this->fills(), static fn (CanFill $fill): bool => $fill->can->getStream() === $stream));
         $chosen = [] === $fills ? null : $fills[\count($fills) - 1]->can;
@@ -42,6 +43,6 @@ final readonly class Ledger
                 break;
             }
         }
-        $this->entities->persist(new WastePortion($job, $stream, $volume, $by, $this->clock->now(), $chosen));
+        $this->entities->persist(new WastePortion($job, $stream, $volume, $by, $this->clock->now(), $chosen, $entry));
     }
 }

@@ -95,6 +95,25 @@ final class WasteController extends AbstractController
         return $this->redirectToRoute('waste', status: Response::HTTP_SEE_OTHER);
     }
 
+    /** What holds at this place for one stream. */
+    #[Route('/waste/rules/{stream}', name: 'waste_rule', methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT)]
+    public function rule(WasteStream $stream, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $note = $taps->text($request, 'note');
+        $this->once->run($key, $member, function () use ($stream, $note): null {
+            $rule = $this->entities->find(WasteRule::class, $stream) ?? new WasteRule($stream);
+            $rule->say($note);
+            $this->entities->persist($rule);
+
+            return null;
+        });
+        $this->addFlash('said', 'Saved.');
+
+        return $this->redirectToRoute('waste', status: Response::HTTP_SEE_OTHER);
+    }
+
     #[Route('/jobs/{job}/waste', name: 'waste_add', requirements: ['job' => JobResolver::NUMBER], methods: ['GET', 'POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function add(Job $job, Request $request, #[CurrentUser] Member $member): Response
@@ -130,6 +149,19 @@ final class WasteController extends AbstractController
         return $this->redirectToRoute('waste_add', ['job' => $portion->getJob()->getId()], Response::HTTP_SEE_OTHER);
     }
 
+    /** @return array<string, string> what holds here, by stream */
+    private function rules(): array
+    {
+        $rules = [];
+        foreach ($this->entities->getRepository(WasteRule::class)->findAll() as $rule) {
+            if ('' !== $rule->getNote()) {
+                $rules[$rule->getStream()->value] = $rule->getNote();
+            }
+        }
+
+        return $rules;
+    }
+
     /**
      * @param array<string, string> $typed
      * @param array<string, string> $problems by field
@@ -140,6 +172,7 @@ final class WasteController extends AbstractController
             'totals' => $this->waste->totals(),
             'fills' => $this->ledger->fills(),
             'streams' => array_column(WasteStream::cases(), 'value'),
+            'rules' => $this->rules(),
             'typed' => $typed,
             'problems' => $problems,
         ], new Response(status: [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Waste;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Units\Interval;
@@ -42,8 +43,12 @@ class WastePortion
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
     private ?\DateTimeImmutable $takenBackAt = null;
 
+    /** The step of the job it came from; taken back with it, too. */
+    #[ORM\ManyToOne]
+    private ?Entry $entry;
+
     /** @throws \AwakeShed\Core\Units\ImpossibleAmount unless 1 mL to 100 L */
-    public function __construct(Job $job, WasteStream $stream, Volume $volume, Member $by, \DateTimeImmutable $at, ?WasteCan $can = null)
+    public function __construct(Job $job, WasteStream $stream, Volume $volume, Member $by, \DateTimeImmutable $at, ?WasteCan $can = null, ?Entry $entry = null)
     {
         self::bounds()->demand($volume);
         $this->job = $job;
@@ -52,6 +57,7 @@ class WastePortion
         $this->by = $by;
         $this->at = $at;
         $this->can = $can;
+        $this->entry = $entry;
     }
 
     public static function bounds(): Interval

@@ -13,6 +13,9 @@ use Doctrine\Persistence\ManagerRegistry;
 /** @extends ServiceEntityRepository<WastePortion> */
 final class WasteRepository extends ServiceEntityRepository
 {
+    /** Not taken back, nor the step it came from. */
+    private const COUNTS = 'portion.takenBackAt IS NULL AND (entry.id IS NULL OR entry.struck = false)';
+
     public function __construct(ManagerRegistry $registry)
     {
         parent::__construct($registry, WastePortion::class);
@@ -26,7 +29,8 @@ final class WasteRepository extends ServiceEntityRepository
             ->addSelect('person', 'can')
             ->innerJoin('portion.by', 'person')
             ->leftJoin('portion.can', 'can')
-            ->where('portion.job = :job AND portion.takenBackAt IS NULL')->setParameter('job', $job)
+            ->where('portion.job = :job AND '.self::COUNTS)->setParameter('job', $job)
+            ->leftJoin('portion.entry', 'entry')
             ->orderBy('portion.id')
             ->getQuery()->getResult();
 
@@ -40,7 +44,8 @@ final class WasteRepository extends ServiceEntityRepository
         $rows = $this->createQueryBuilder('portion')
             ->select('vessel.id AS can', 'SUM(portion.millilitres) AS held')
             ->innerJoin('portion.can', 'vessel')
-            ->where('portion.takenBackAt IS NULL AND (vessel.emptiedAt IS NULL OR portion.at > vessel.emptiedAt)')
+            ->where(self::COUNTS.' AND (vessel.emptiedAt IS NULL OR portion.at > vessel.emptiedAt)')
+            ->leftJoin('portion.entry', 'entry')
             ->groupBy('vessel.id')
             ->getQuery()->getResult();
 
@@ -62,7 +67,8 @@ final class WasteRepository extends ServiceEntityRepository
             ->innerJoin('portion.job', 'job')
             ->innerJoin('job.machine', 'machine')
             ->leftJoin('portion.can', 'can')
-            ->where('portion.takenBackAt IS NULL')
+            ->where(self::COUNTS)
+            ->leftJoin('portion.entry', 'entry')
             ->orderBy('portion.id')
             ->getQuery()->getResult();
 
@@ -75,7 +81,8 @@ final class WasteRepository extends ServiceEntityRepository
         /** @var list<array{stream: WasteStream, total: float|string}> $rows */
         $rows = $this->createQueryBuilder('portion')
             ->select('portion.stream AS stream', 'SUM(portion.millilitres) AS total')
-            ->where('portion.takenBackAt IS NULL')
+            ->where(self::COUNTS)
+            ->leftJoin('portion.entry', 'entry')
             ->groupBy('portion.stream')
             ->getQuery()->getResult();
         $totals = [];

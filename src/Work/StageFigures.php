@@ -19,6 +19,10 @@ use AwakeShed\Core\Units\Volume;
 /** The arithmetic of the stages: the core's, on what was recorded at the steps. */
 final readonly class StageFigures
 {
+    public function __construct(private Work $work)
+    {
+    }
+
     /** What clings at a draining, the target, and what a warm run does not boil off, where nothing was measured (common practice). */
     private const LEFT = 0.15;
     private const TARGET = 0.02;
@@ -61,7 +65,7 @@ final readonly class StageFigures
         $used = Volume::zero();
         foreach ($acts as $act) {
             $drained = 'flush.drain' === $act->step ? $act->figures['ml'] ?? null : $drained;
-            $used = str_starts_with($act->step, 'flush.fill_') ? $used->plus(Volume::millilitres($act->figures['ml'] ?? 0.0)) : $used;
+            $used = $this->work->step($act->step)->takesOil ? $used->plus(Volume::millilitres($act->figures['ml'] ?? 0.0)) : $used;
         }
         if (null === $mark || null === $drained) {
             return new StageSaying(oilUsed: $used);

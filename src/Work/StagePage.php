@@ -7,6 +7,7 @@ namespace AwakeShed\App\Work;
 use AwakeShed\App\Diagnosis\Bearing;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Oil\Stock;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\Core\Stage\StageState;
 
@@ -17,6 +18,7 @@ final readonly class StagePage
      * @param list<StageState>       $stages
      * @param array<string, Bearing> $bearings by test
      * @param list<Wait>             $waits    of this job
+     * @param list<Stock>            $oils     on the shelf, where the stage takes any
      */
     public function __construct(
         public Job $job,
@@ -27,6 +29,7 @@ final readonly class StagePage
         public array $waits,
         public \DateTimeImmutable $now,
         public StageSaying $says,
+        public array $oils,
     ) {
     }
 

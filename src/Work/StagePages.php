@@ -7,6 +7,7 @@ namespace AwakeShed\App\Work;
 use AwakeShed\App\Diagnosis\Bearings;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\Core\Stage\StepState;
 use AwakeShed\Core\Stage\Work;
@@ -15,7 +16,7 @@ use Psr\Clock\ClockInterface;
 /** Works out what the page of a stage shows. */
 final readonly class StagePages
 {
-    public function __construct(private Recorder $recorder, private Work $work, private Bearings $bearings, private WaitRepository $waits, private ClockInterface $clock, private StageFigures $figures)
+    public function __construct(private Recorder $recorder, private Work $work, private Bearings $bearings, private WaitRepository $waits, private ClockInterface $clock, private StageFigures $figures, private Shelf $shelf)
     {
     }
 
@@ -32,6 +33,8 @@ final readonly class StagePages
             $bearings[$bearing->test->id] = $bearing;
         }
 
-        return new StagePage($job, $record, $state, array_values($stages), $bearings, $this->waits->ofJob($job), $this->clock->now(), $this->figures->of($stage, $case, $acts));
+        $takesOil = [] !== array_filter($state->steps, static fn (StepState $one): bool => $one->step->takesOil);
+
+        return new StagePage($job, $record, $state, array_values($stages), $bearings, $this->waits->ofJob($job), $this->clock->now(), $this->figures->of($stage, $case, $acts), $takesOil ? $this->shelf->stocks() : []);
     }
 }

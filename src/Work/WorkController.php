@@ -10,9 +10,10 @@ use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Oil\Shelf;
+use AwakeShed\App\Show\ActFigures;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\Work;
-use AwakeShed\Core\Units\DecimalText;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -55,17 +56,18 @@ final class WorkController extends AbstractController
 
     #[Route('/acts', name: 'act', methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function act(Job $job, Request $request, Taps $taps, Doing $doing, #[CurrentUser] Member $member): Response
+    public function act(Job $job, Request $request, Taps $taps, Doing $doing, ActFigures $read, Shelf $shelf, #[CurrentUser] Member $member): Response
     {
         $key = $taps->check($request);
         $step = $this->work->step($taps->text($request, 'step'));
         $figures = [];
         foreach (array_keys($step->fields ?? []) as $field) {
-            $figures[$field] = DecimalText::parse($taps->text($request, $field));
+            $figures[$field] = $read->read($field, $taps->text($request, $field));
         }
         $choice = $taps->text($request, 'choice');
         $act = new Act($step->id, $figures, '' === $choice ? null : $choice);
-        $doing->record($job, $member, $key, $act);
+        $oil = $taps->text($request, 'oil');
+        $doing->record($job, $member, $key, $act, ctype_digit($oil) ? $shelf->find((int) $oil) : null);
         $this->addFlash('saved', 'Saved.');
         $stage = strstr($step->id, '.', true);
 

@@ -35,6 +35,23 @@ final class CansTest extends ShedTestCase
         $this->assertSays('2,400 mL');
     }
 
+    public function testTheLocalRulesAreWrittenDownOnceAndSaidWhereACanIsFull(): void
+    {
+        $this->signIn();
+        $this->cans(['Drum' => 1000]);
+        $this->pour($this->job(), 990);
+        $page = $this->browser->request('GET', '/waste');
+        $this->browser->submit($page->filter('form[action$="/rules/stale_gasoline"]')->form(['note' => 'Yard, Thursdays, closed metal can <only>.']));
+        self::assertResponseRedirects('/waste');
+        $this->browser->followRedirect();
+        $this->assertSays('Full: take it to the collection point. Yard, Thursdays, closed metal can &lt;only&gt;.');
+        $this->post('/waste/rules/moonshine', ['note' => 'x']);
+        self::assertResponseStatusCodeSame(404);
+        $this->signIn(Role::Apprentice);
+        $this->post('/waste/rules/solvent', ['note' => 'x']);
+        self::assertResponseStatusCodeSame(403);
+    }
+
     public function testWhatIsPouredGoesWhereThereIsRoom(): void
     {
         $this->cans(['One' => 1000, 'Two' => 1000]);

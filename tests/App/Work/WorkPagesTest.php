@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Work;
 
+use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\Machine;
 use AwakeShed\App\Once\RequestKey;
@@ -16,6 +18,7 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\Work;
 use AwakeShed\Tests\App\ShedTestCase;
 use Symfony\Component\Translation\TranslatorBagInterface;
@@ -108,6 +111,49 @@ final class WorkPagesTest extends ShedTestCase
         self::assertSame([], $this->record($job)->acts());
         $this->browser->followRedirect();
         $this->assertSays('Taken back: Oil drained: 900 mL');
+        self::assertSame([], self::service(WasteRepository::class)->ofJob($this->again($job)), 'what it poured goes with it');
+        self::assertSame(0.0, self::service(WasteRepository::class)->totals()['oil_gasoline']->inMillilitres());
+        self::assertSame([], self::service(WaitRepository::class)->ofJob($this->again($job)), 'and what it set going');
+    }
+
+    public function testATimerTakesAsLongAsThePersonSays(): void
+    {
+        $this->signIn();
+        $job = $this->gasInOil();
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900']);
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
+        $this->browser->submit($page->selectButton('Set the timer')->form(['minutes' => '45']));
+        self::assertResponseRedirects('/jobs/'.$job->getId().'/stages/flush');
+        $wait = fn (): int => self::service(WaitRepository::class)->ofJob($this->again($job))[0]->minutes();
+        self::assertSame(45, $wait());
+        foreach (['0', '-3', '9999', 'soon', '2.5'] as $minutes) {
+            $this->post('/waits/'.self::service(WaitRepository::class)->ofJob($this->again($job))[0]->getId().'/minutes', ['minutes' => $minutes]);
+            self::assertSame(45, $wait(), $minutes);
+        }
+    }
+
+    public function testVolumesAreTypedInTheUnitsOfThePersonOrAsTheySay(): void
+    {
+        $this->member(Role::Technician)->prefer(UnitSystem::Us, Look::Device);
+        $this->signIn();
+        $job = $this->gasInOil();
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
+        self::assertSelectorTextContains('#act-flush-drain', 'How much, fl oz');
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '30']);
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900 mL']);
+        self::assertEqualsWithDelta([887.2, 900.0], array_map(static fn (Act $act): float => $act->figures['ml'], $this->record($job)->acts()), 0.1);
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
+        $this->assertSays('Oil drained: 30 fl oz');
+    }
+
+    public function testTheTopForTheLashIsDrawnWhereItIsMeasured(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->found($job, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('feel.pull', 'no_resistance'));
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/split');
+        self::assertCount(2, $page->filter('#step-split-lash .rocker-drawing'));
+        self::assertStringContainsString('The right top', (string) $page->filter('#step-split-lash .rocker-drawing')->first()->attr('aria-label'));
     }
 
     public function testPullsAreCountedUntilItIsDryAndDrawnAgainstTheRoom(): void

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Oil;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Exchange\CsvText;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Once\Once;
+use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Show\Quantities;
+use AwakeShed\Core\Refusal;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** The oil on the shelf: what is there, what came, what was counted. */
+final class OilController extends AbstractController
+{
+    private const HOW_MUCH = 'How much of it: a tenth of a liter to 250 liters.';
+
+    public function __construct(private readonly Shelf $shelf, private readonly Once $once, private readonly Taps $taps, private readonly Quantities $quantities)
+    {
+    }
+
+    #[Route('/oil', name: 'oil', methods: ['GET'])]
+    public function shelf(): Response
+    {
+        return $this->page([], null);
+    }
+
+    #[Route('/oil.csv', name: 'oil_csv', methods: ['GET'])]
+    public function csv(): Response
+    {
+        $csv = CsvText::of(['oil', 'left_ml', 'used_ml'], array_map(static fn (Stock $stock): array => [$stock->name, $stock->left->inMillilitres(), $stock->used->inMillilitres()], $this->shelf->stocks()));
+
+        return new Response($csv, headers: ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="oil.csv"']);
+    }
+
+    /** An oil the shed has not kept before. */
+    #[Route('/oil', name: 'oil_new', methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT)]
+    public function add(Request $request, #[CurrentUser] Member $member): Response
+    {
+        $key = $this->taps->check($request);
+        $name = $this->taps->text($request, 'name');
+        $typed = ['name' => $name, 'volume' => $this->taps->text($request, 'volume')];
+        if ('' === $name || mb_strlen($name) > Oil::LONGEST_NAME) {
+            return $this->page($typed, 'Give it a name of 1 to 60 characters.');
+        }
+        if ($this->shelf->isNamed($name)) {
+            return $this->page($typed, 'An oil of that name is on the shelf already: add to it there.');
+        }
+        try {
+            $volume = $this->quantities->volume($typed['volume'], Measure::OilVolume);
+            $this->once->run($key, $member, function () use ($name, $volume, $member): null {
+                $this->shelf->bought(new Oil($name), $volume, $member);
+
+                return null;
+            });
+        } catch (Refusal) {
+            return $this->page($typed, self::HOW_MUCH);
+        }
+
+        return $this->saved();
+    }
+
+    #[Route('/oil/{id}/{how}', name: 'oil_move', requirements: ['id' => JobResolver::NUMBER, 'how' => 'bought|counted'], methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT)]
+    public function move(int $id, string $how, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $key = $this->taps->check($request);
+        $oil = $this->shelf->find($id) ?? throw $this->createNotFoundException('There is no such oil.');
+        $typed = $this->taps->text($request, 'volume');
+        try {
+            $volume = $this->quantities->volume($typed, Measure::OilVolume);
+            $this->once->run($key, $member, function () use ($oil, $how, $volume, $member): null {
+                'bought' === $how ? $this->shelf->bought($oil, $volume, $member) : $this->shelf->counted($oil, $volume, $member);
+
+                return null;
+            });
+        } catch (Refusal) {
+            return $this->page([$how.$id => $typed], self::HOW_MUCH);
+        }
+
+        return $this->saved();
+    }
+
+    private function saved(): Response
+    {
+        $this->addFlash('said', 'Saved.');
+
+        return $this->redirectToRoute('oil', status: Response::HTTP_SEE_OTHER);
+    }
+
+    /** @param array<string, string> $typed by field */
+    private function page(array $typed, ?string $problem): Response
+    {
+        return $this->render(
+            'oil/shelf.html.twig',
+            ['stocks' => $this->shelf->stocks(), 'typed' => $typed, 'problem' => $problem, 'unit' => $this->quantities->unit(Measure::OilVolume)->symbol()],
+            new Response(status: null === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Show;
+
+use AwakeShed\Core\Units\DecimalText;
+use AwakeShed\Core\Units\Volume;
+
+/** The figures of an act in the reader's units; the core keeps volumes in mL, and the rest are plain numbers. */
+final readonly class ActFigures
+{
+    private const MEASURES = ['ml' => Measure::OilVolume, 'thrown_ml' => Measure::CylinderVolume];
+
+    public function __construct(private Quantities $quantities)
+    {
+    }
+
+    /** The symbol typed numbers are meant in; null where they are a count or minutes. */
+    public function unit(string $field): ?string
+    {
+        return isset(self::MEASURES[$field]) ? $this->quantities->unit(self::MEASURES[$field])->symbol() : null;
+    }
+
+    public function show(string $field, float $value): string
+    {
+        return isset(self::MEASURES[$field]) ? $this->quantities->show(Volume::millilitres($value), self::MEASURES[$field]) : $this->quantities->number($value, 2);
+    }
+
+    /** @throws \AwakeShed\Core\Units\UnreadableAmount */
+    public function read(string $field, string $typed): float
+    {
+        return isset(self::MEASURES[$field]) ? $this->quantities->volume($typed, self::MEASURES[$field])->inMillilitres() : DecimalText::parse($typed);
+    }
+}
