@@ -128,7 +128,7 @@ final readonly class Suggestions
     {
         $looks = [];
         foreach ($blockers as $blocker) {
-            if (BlockerKind::Hold === $blocker->kind) {
+            if (\in_array($blocker->kind, [BlockerKind::Hold, BlockerKind::Refit], true)) {
                 return null;
             }
             $looks[] = $blocker->until;

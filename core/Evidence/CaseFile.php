@@ -21,6 +21,7 @@ final readonly class CaseFile
      * @param array<string, string>                          $schools question => chosen school
      * @param array<string, \AwakeShed\Core\Fuel\JarReading> $jars    the jars behind the findings, by sample (tank, bowl)
      * @param array<string, mixed>                           $extras  keys of a read case file that mean nothing here, kept for writing
+     * @param bool                                           $isApart the carburetor is stripped, or refitted and not checked
      */
     public function __construct(
         public MachineFacts $machine,
@@ -28,6 +29,7 @@ final readonly class CaseFile
         public array $schools = [],
         public array $jars = [],
         public array $extras = [],
+        public bool $isApart = false,
     ) {
         $found = $cured = $said = [];
         foreach ($events as $place => $event) {
@@ -89,6 +91,6 @@ final readonly class CaseFile
 
     public function with(Finding|PutRight $event): self
     {
-        return new self($this->machine, [...$this->events, $event], $this->schools, $this->jars, $this->extras);
+        return new self($this->machine, [...$this->events, $event], $this->schools, $this->jars, $this->extras, $this->isApart);
     }
 }

@@ -21,6 +21,11 @@ final readonly class Blocker
         return new self(BlockerKind::LookAgain, $test);
     }
 
+    public static function refit(): self
+    {
+        return new self(BlockerKind::Refit, 'refit');
+    }
+
     public static function hold(string $hold): self
     {
         return new self(BlockerKind::Hold, $hold);

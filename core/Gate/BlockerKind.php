@@ -13,4 +13,7 @@ enum BlockerKind: string
     case LookAgain = 'look_again';
 
     case Hold = 'hold';
+
+    /** The carburetor is apart, or refitted and not checked. */
+    case Refit = 'refit';
 }

@@ -9,16 +9,21 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\HoldDefinition;
 use AwakeShed\Core\Evidence\Prerequisite;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\TestPattern;
 use AwakeShed\Core\Evidence\Vocabulary;
 
 /**
  * Says which tests are closed on a machine as its evidence stands, and by what.
  *
  * The vocabulary's rules, and three stricter ones of the house: a hold released by a cure still wants what set it
- * looked at again; a hold set by two different tests is released only by both; and {@see Prerequisite}.
+ * looked at again; a hold set by two different tests is released only by both; and {@see Prerequisite}. Beside them, an
+ * engine is not started while its carburetor is apart or not checked.
  */
 final readonly class Gatekeeper
 {
+    /** What wants the carburetor on and checked. */
+    private const NOT_APART = ['start.*', 'run.*'];
+
     public function __construct(private Vocabulary $vocabulary)
     {
     }
@@ -98,6 +103,9 @@ final readonly class Gatekeeper
                     HoldState::CuredNotSeen => array_map(Blocker::lookAgain(...), $this->toBeSeenAgain($hold, $case)),
                 }];
             }
+        }
+        if ($case->isApart && TestPattern::matchesAny(self::NOT_APART, $test)) {
+            $blockers[] = Blocker::refit();
         }
         foreach ($demands as $rule) {
             if ($rule->blocks($test)) {

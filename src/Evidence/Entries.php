@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
 use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Strip\Carburetors;
 use Doctrine\DBAL\Connection;
 
 /**
@@ -18,20 +19,20 @@ use Doctrine\DBAL\Connection;
  * @phpstan-import-type PackedEvent from PastEntry
  *
  * @phpstan-type Row array{id: int, by_name: string, by_sign_in: string, at: string, kind: string, source: string, target_id: int|null, struck: int, sample: string|null,
- *     jar: string|null, rewritten: string|null, worked: string|null, done: string|null, as_typed: string, finding: int|null,
+ *     jar: string|null, rewritten: string|null, worked: string|null, done: string|null, strip: string|null, as_typed: string, finding: int|null,
  *     test: string|null, outcomes: string, number: float|int|null, put_right: string|null, measured: string, extras: string}
  */
 final readonly class Entries
 {
     private const ROWS = <<<'SQL'
         SELECT entry.id, member.name AS by_name, member.sign_in_name AS by_sign_in, entry.at, entry.kind, entry.source, entry.target_id, entry.struck, entry.sample,
-            entry.jar, entry.rewritten, entry.worked, entry.done, entry.as_typed,
+            entry.jar, entry.rewritten, entry.worked, entry.done, entry.strip, entry.as_typed,
             finding.id AS finding, finding.test, finding.outcomes, finding.number, finding.put_right, finding.measured, finding.extras
         FROM entry INNER JOIN member ON member.id = entry.by_id LEFT JOIN recorded_finding finding ON finding.entry_id = entry.id
         WHERE entry.job_id = ? ORDER BY entry.id, finding.id
         SQL;
 
-    public function __construct(private Connection $connection, private JobRepository $jobs)
+    public function __construct(private Connection $connection, private JobRepository $jobs, private Carburetors $carburetors)
     {
     }
 
@@ -64,7 +65,7 @@ final readonly class Entries
             );
         }
 
-        return new Record($job, array_values($entries));
+        return new Record($job, array_values($entries), $this->carburetors);
     }
 
     public function find(int $id): ?PastEntry

@@ -11,6 +11,7 @@ use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Strip\Move;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\DBAL\Types\Types;
@@ -69,6 +70,10 @@ class Entry
     /** @var array{step: string, figures: array<string, float|int>, choice: string|null}|null what was done that is no finding */
     #[ORM\Column(nullable: true)]
     private ?array $done = null;
+
+    /** @var array{kind: string, place: int|null, said: array<string, string>}|null what was done at the carburetor bench */
+    #[ORM\Column(nullable: true)]
+    private ?array $strip = null;
 
     /** @var array<string, string> field => text, as it was typed */
     #[ORM\Column]
@@ -151,6 +156,13 @@ class Entry
     public function doing(Act $act): self
     {
         $this->done = $act->toArray();
+
+        return $this;
+    }
+
+    public function moving(Move $move): self
+    {
+        $this->strip = $move->toArray();
 
         return $this;
     }

@@ -109,6 +109,7 @@ final class FindingController extends AbstractController
             'room' => $this->redirectToRoute('room', $id + ['room' => $where], Response::HTTP_SEE_OTHER),
             'test' => $this->redirectToRoute('test', $id + ['test' => $where], Response::HTTP_SEE_OTHER),
             'stage', 'now' => $this->redirectToRoute($page, $id + ['stage' => $where], Response::HTTP_SEE_OTHER),
+            'carburetor', 'carburetor_refit', 'carburetor_map', 'carburetor_cleaning', 'carburetor_check' => $this->redirectToRoute($page, $id, Response::HTTP_SEE_OTHER),
             'history' => $this->redirectToRoute('job_history', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
             default => $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
         };

@@ -10,6 +10,7 @@ use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Strip\Move;
 
 /**
  * An entry as it is read: a few hundred of them make a case on every page, so they come from plain rows, and what is
@@ -18,7 +19,7 @@ use AwakeShed\Core\Stage\Act;
  * @phpstan-import-type JarArray from JarReading
  *
  * @phpstan-type Rewritten array{before: array<string, mixed>, after: array<string, mixed>}
- * @phpstan-type Packed array{jar: string|null, rewritten: string|null, worked: string|null, done: string|null, as_typed: string}
+ * @phpstan-type Packed array{jar: string|null, rewritten: string|null, worked: string|null, done: string|null, strip: string|null, as_typed: string}
  * @phpstan-type PackedEvent array{test: string|null, outcomes: string, number: float|int|null, put_right: string|null, measured: string, extras: string}
  */
 final class PastEntry
@@ -85,6 +86,14 @@ final class PastEntry
         $done = self::unpack($this->packed['done']);
 
         return null === $done ? null : Act::fromArray($done);
+    }
+
+    public function move(): ?Move
+    {
+        /** @var array{kind: string, place: int|null, said: array<string, string>}|null $strip */
+        $strip = self::unpack($this->packed['strip']);
+
+        return null === $strip ? null : Move::fromArray($strip);
     }
 
     /** @return array<string, string> field => text */

@@ -10,6 +10,9 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Strip\Carburetors;
+use AwakeShed\Core\Strip\Ledger;
+use AwakeShed\Core\Strip\Move;
 
 /** All entries of one job, and the case they add up to. */
 final class Record
@@ -17,8 +20,10 @@ final class Record
     /** @var array<string, PastEntry>|null test => the entry whose finding stands; worked out when first asked for */
     private ?array $standing = null;
 
+    private ?Ledger $ledger = null;
+
     /** @param list<PastEntry> $entries oldest first */
-    public function __construct(public readonly Job $job, public readonly array $entries)
+    public function __construct(public readonly Job $job, public readonly array $entries, private readonly Carburetors $carburetors)
     {
     }
 
@@ -40,6 +45,12 @@ final class Record
     public function acts(): array
     {
         return array_values(array_filter(array_map(static fn (PastEntry $entry): ?Act => $entry->act(), $this->counting())));
+    }
+
+    /** The carburetor bench of this job as it stands. */
+    public function ledger(): Ledger
+    {
+        return $this->ledger ??= $this->carburetors->ledger(array_values(array_filter(array_map(static fn (PastEntry $entry): ?Move => $entry->move(), $this->counting()))));
     }
 
     /** The case as it stood before the last entry that counts. */
@@ -66,6 +77,7 @@ final class Record
             $this->job->getSchools(),
             $jars,
             $this->job->getExtras(),
+            $this->ledger()->isApart(),
         );
     }
 

@@ -9,6 +9,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobSheet;
 use AwakeShed\App\Once\Once;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
@@ -19,6 +20,8 @@ use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Gate\Standing;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Strip\Ledger;
+use AwakeShed\Core\Strip\Move;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -59,21 +62,8 @@ final readonly class Recorder
     public function observe(Job $job, Member $by, RequestKey $key, array $events, Source $source = Source::Bench, ?WorkedOut $worked = null): void
     {
         $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source, $worked): Entry {
-            $case = $record->case();
-            foreach ($events as $event) {
-                if ($event instanceof PutRight) {
-                    $this->vocabulary->checkFault($event->fault);
-                } else {
-                    $this->vocabulary->check($event);
-                    // What another shop found is history here, whatever order it was found in.
-                    $blockers = Source::Import === $source ? [] : $this->gatekeeper->blockers($case, $event->test);
-                    if ([] !== $blockers) {
-                        throw new ClosedTest($event->test, $blockers);
-                    }
-                }
-                $case = $case->with($event);
-            }
-
+            // What another shop found is history here, whatever order it was found in.
+            $this->check(Source::Import === $source ? null : $record->case(), $events);
             $entry = Entry::observation($job, $by, $this->clock->now(), $source, $events);
 
             return null === $worked ? $entry : $entry->workedOutBy($worked);
@@ -101,6 +91,33 @@ final readonly class Recorder
             $entry = Entry::observation($job, $by, $this->clock->now(), Source::Bench, [])->doing($act);
             if (null !== $also) {
                 $also($entry);
+            }
+
+            return $entry;
+        });
+    }
+
+    /**
+     * Records what was done at the carburetor bench, with what it says in the vocabulary's words.
+     *
+     * @param \Closure(Ledger): Move             $make  from the ledger as it stands under the lock
+     * @param \Closure(Ledger): list<Finding>    $finds from the ledger after it
+     * @param (\Closure(Entry, Move): void)|null $also  what goes with it, in the same transaction
+     *
+     * @throws ClosedJob
+     * @throws ClosedTest                           when what it finds is closed as the evidence stands
+     * @throws \AwakeShed\Core\Strip\ImpossibleMove when it cannot be done as the ledger stands
+     * @throws \AwakeShed\Core\Evidence\UnknownWord
+     */
+    public function moved(Job $job, Member $by, RequestKey $key, \Closure $make, \Closure $finds, ?\Closure $also = null): void
+    {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $make, $finds, $also): Entry {
+            $move = $make($record->ledger());
+            $found = $finds($record->ledger()->after($move));
+            $this->check($record->case(), $found);
+            $entry = Entry::observation($job, $by, $this->clock->now(), Source::Bench, $found)->moving($move);
+            if (null !== $also) {
+                $also($entry, $move);
             }
 
             return $entry;
@@ -224,6 +241,29 @@ final readonly class Recorder
 
             return null;
         });
+    }
+
+    /**
+     * @param CaseFile|null          $case   whose gates the findings must pass, each after the ones before it; null for none
+     * @param list<Finding|PutRight> $events
+     *
+     * @throws ClosedTest
+     * @throws \AwakeShed\Core\Evidence\UnknownWord
+     */
+    private function check(?CaseFile $case, array $events): void
+    {
+        foreach ($events as $event) {
+            if ($event instanceof PutRight) {
+                $this->vocabulary->checkFault($event->fault);
+            } else {
+                $this->vocabulary->check($event);
+                $blockers = null === $case ? [] : $this->gatekeeper->blockers($case, $event->test);
+                if ([] !== $blockers) {
+                    throw new ClosedTest($event->test, $blockers);
+                }
+            }
+            $case = $case?->with($event);
+        }
     }
 
     /** @throws StaleEntry when it is struck as the record stands under the lock */

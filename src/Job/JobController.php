@@ -9,6 +9,7 @@ use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Photo\PhotoRepository;
+use AwakeShed\App\Strip\WantedPartRepository;
 use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\Core\Stage\Closing;
 use Psr\Clock\ClockInterface;
@@ -28,12 +29,13 @@ final class JobController extends AbstractController
     }
 
     #[Route('', name: 'job', methods: ['GET'])]
-    public function job(Job $job, PhotoRepository $photos, WasteRepository $waste): Response
+    public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted): Response
     {
         return $this->render('job/job.html.twig', [
             'page' => $this->pages->of($this->recorder->open($job)),
             'photos' => $photos->ofJob($job),
             'waste' => $waste->ofJob($job),
+            'wanted' => $wanted->waitedFor([$job->getId()])[$job->getId()] ?? 0,
         ]);
     }
 

@@ -18,6 +18,10 @@ final class ShedController extends AbstractController
     public function shed(Request $request, JobRepository $jobs): Response
     {
         $query = ShedQuery::fromAddress($request->query);
+        if (1 === preg_match('/^([1-9]\d{0,8})-(\d{1,3})$/', $query->find, $label)) {
+            // What stands on the label of a tray.
+            return $this->redirectToRoute('carburetor', ['job' => $label[1], 'place' => $label[2]]);
+        }
 
         return $this->render('job/shed.html.twig', [
             'query' => $query,

@@ -19,7 +19,7 @@ class Photo
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
     private Job $job;
 
-    /** The gate of the walk it was taken at; null where at none. */
+    /** The gate of the walk, or the place on the mat (“place-7”), it was taken at; null where at none. */
     #[ORM\Column(length: 20, nullable: true)]
     private ?string $gate;
 

@@ -45,7 +45,8 @@ final class PhotoController extends AbstractController
             }
         }
         $gate = $taps->text($request, 'gate');
-        $gate = $walk->has($gate) ? $gate : null;
+        $isPlace = 1 === preg_match('/^place-(\d{1,3})$/', $gate, $place);
+        $gate = $isPlace || $walk->has($gate) ? $gate : null;
         $once->run($key, $member, static function () use ($files, $store, $job, $member, $gate): null {
             foreach ($files as $file) {
                 $store->add($job, $member, $file->getPathname(), $gate);
@@ -54,6 +55,10 @@ final class PhotoController extends AbstractController
             return null;
         });
         $this->addFlash('said', [] === $files ? 'Choose a picture first.' : 'Saved.');
+
+        if ($isPlace) {
+            return $this->redirectToRoute('carburetor', ['job' => $job->getId(), 'place' => $place[1] ?? ''], Response::HTTP_SEE_OTHER);
+        }
 
         return null === $gate
             ? $this->redirectToRoute('job', ['job' => $job->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER)

@@ -16,6 +16,8 @@ use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\Step;
 use AwakeShed\Core\Stage\StepState;
 use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Strip\Move;
+use AwakeShed\Core\Strip\Part;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Translation\TranslatorBagInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -114,6 +116,7 @@ final readonly class Words
             BlockerKind::Look => $this->translator->trans('First: %look%.', ['%look%' => $this->test($blocker->until)]),
             BlockerKind::LookAgain => $this->translator->trans('Put right since; look again: %look%.', ['%look%' => $this->test($blocker->until)]),
             BlockerKind::Hold => $this->hold($blocker->until),
+            BlockerKind::Refit => $this->translator->trans('The carburetor is apart: first everything is back on and the check before the covers is passed.'),
         };
     }
 
@@ -162,6 +165,35 @@ final readonly class Words
         }
 
         return $this->stepNamed($act->step).([] === $said ? '' : ': '.implode(', ', $said));
+    }
+
+    /** A word of the carburetor bench: of a part, passage, hole, method, … */
+    public function strip(string $group, string $id): string
+    {
+        return $this->translator->getCatalogue()->has("$group.$id", 'strip') ? $this->translator->trans("$group.$id", [], 'strip') : self::spelledOut($id);
+    }
+
+    /** A part on the mat by its name, its own or its kind's. */
+    public function part(Part $part): string
+    {
+        return null === $part->kind ? $part->name : $this->strip('part', $part->kind);
+    }
+
+    /** What was done at the carburetor bench, e.g. "Off: bowl (place 9)". */
+    public function move(Move $move): string
+    {
+        $said = [];
+        foreach ($move->said as $field => $value) {
+            $said[] = match ($field) {
+                'name', 'orientation', 'hole', 'turns', 'bore', 'size', 'holes' => \in_array($field, ['name', 'holes'], true) ? $value : $this->strip('note', $field).' '.$value,
+                'exit' => $this->strip('port', $value),
+                'kind' => $this->strip('part', $value),
+                default => $this->strip($field, $value),
+            };
+        }
+        $place = null === $move->place ? '' : ' '.$this->translator->trans('(place %place%)', ['%place%' => $move->place]);
+
+        return $this->strip('move', $move->kind->value).([] === $said ? '' : ': '.implode(', ', $said)).$place;
     }
 
     public function choice(string $step, string $choice): string

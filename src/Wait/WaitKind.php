@@ -14,6 +14,9 @@ enum WaitKind: string
     case DryTank = 'dry_tank';
     case DrainOil = 'drain_oil';
 
+    /** A part in a bath or soaking. */
+    case Bath = 'bath';
+
     /** A run that burns off what is left; it needs an eye on it. */
     case BurnOff = 'burn_off';
 
@@ -32,6 +35,7 @@ enum WaitKind: string
             self::SettleTank => ['fuel', ['sample' => JarSample::Tank->value]],
             self::SettleBowl => ['fuel', ['sample' => JarSample::Bowl->value]],
             self::DryTank => ['stage', ['stage' => 'fuel']],
+            self::Bath => ['carburetor_cleaning', []],
             self::DrainOil, self::BurnOff => ['stage', ['stage' => 'flush']],
         };
     }

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Show;
+
+use AwakeShed\Core\Strip\CarburetorType;
+use AwakeShed\Core\Strip\PassageState;
+use AwakeShed\Core\Table;
+
+/** A carburetor type in section: its holes, numbered, and its passages as far as they are proved. */
+final readonly class SectionDrawing
+{
+    /**
+     * @param list<string>                                                              $outline  SVG path data
+     * @param array<string, array{x: int, y: int, number: int}>                         $ports
+     * @param list<array{state: PassageState, paths: list<string>, x: float, y: float}> $passages with the middle of the first path
+     */
+    private function __construct(public string $type, public array $outline, public array $ports, public array $passages, public string $chosen)
+    {
+    }
+
+    /**
+     * @param list<PassageState> $states
+     * @param string             $chosen the hole that is looked at; empty for none
+     */
+    public static function of(CarburetorType $type, array $states, string $chosen): self
+    {
+        /** @var array{sections: array<string, array{outline: list<string>, ports: array<string, array{int, int}>, lines: array<string, non-empty-list<non-empty-list<array{int, int}>>>}>} $data */
+        $data = Table::read(\dirname(__DIR__).'/Strip/data/sections.json');
+        $section = $data['sections'][$type->id] ?? throw new \LogicException('Every carburetor type has its section.');
+        $ports = [];
+        foreach ($type->ports() as $number => $port) {
+            [$x, $y] = $section['ports'][$port];
+            $ports[$port] = ['x' => $x, 'y' => $y, 'number' => $number + 1];
+        }
+        $passages = array_map(static function (PassageState $state) use ($section): array {
+            $lines = $section['lines'][$state->passage->id];
+            [$from, $to] = [$lines[0][0], $lines[0][1] ?? $lines[0][0]];
+
+            return [
+                'state' => $state,
+                'paths' => array_map(static fn (array $points): string => 'M'.implode('L', array_map(static fn (array $point): string => $point[0].' '.$point[1], $points)), $lines),
+                'x' => ($from[0] + $to[0]) / 2,
+                'y' => ($from[1] + $to[1]) / 2,
+            ];
+        }, $states);
+
+        return new self($type->id, $section['outline'], $ports, $passages, $chosen);
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Strip;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Photo\Photo;
+use AwakeShed\App\Photo\PhotoRepository;
+use AwakeShed\App\Show\SectionDrawing;
+use AwakeShed\App\Wait\Wait;
+use AwakeShed\App\Wait\WaitKind;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Strip\Carburetors;
+use AwakeShed\Core\Strip\Ledger;
+use AwakeShed\Core\Strip\Method;
+use AwakeShed\Core\Strip\Move;
+use AwakeShed\Core\Strip\MoveKind;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** The carburetor bench of a job: what comes off, the passages, the cleaning, what goes back, the check before the covers. */
+#[Route('/jobs/{job}/carburetor', requirements: ['job' => JobResolver::NUMBER])]
+final class StripController extends AbstractController
+{
+    private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check'];
+
+    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors)
+    {
+    }
+
+    #[Route('', name: 'carburetor', methods: ['GET'])]
+    public function mat(Job $job, Request $request, PhotoRepository $photos, Sizes $sizes): Response
+    {
+        $record = $this->recorder->open($job);
+        $ledger = $record->ledger();
+        $place = $request->query->getInt('place');
+        $next = $ledger->stillOn();
+        $asked = $request->query->getString('part');
+
+        return $this->show('mat', $job, $record, [
+            'types' => array_keys($this->carburetors->types),
+            'chosen' => $ledger->parts[$place] ?? null,
+            'next' => array_values(array_filter($next, static fn ($kind): bool => $kind->id === $asked))[0] ?? $next[0] ?? null,
+            'sizes' => null === $ledger->type ? [] : $sizes->of($ledger->type->id),
+            'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === 'place-'.$place)),
+        ]);
+    }
+
+    #[Route('/refit', name: 'carburetor_refit', methods: ['GET'])]
+    public function refit(Job $job): Response
+    {
+        return $this->show('refit', $job, $this->recorder->open($job), []);
+    }
+
+    #[Route('/map', name: 'carburetor_map', methods: ['GET'])]
+    public function map(Job $job, Request $request, Wires $wires): Response
+    {
+        $record = $this->recorder->open($job);
+        $ledger = $record->ledger();
+        $port = $request->query->getString('port');
+
+        return $this->show('map', $job, $record, [
+            'port' => $port,
+            'drawing' => null === $ledger->type ? null : SectionDrawing::of($ledger->type, $ledger->passages(), $port),
+            'wires' => $wires->of($ledger),
+        ]);
+    }
+
+    #[Route('/cleaning', name: 'carburetor_cleaning', methods: ['GET'])]
+    public function cleaning(Job $job, Vocabulary $vocabulary): Response
+    {
+        $record = $this->recorder->open($job);
+        $isAirUsed = 'with_parts_held' === ($record->case()->schools['compressed_air'] ?? $vocabulary->schools['compressed_air'][0]);
+
+        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => $isAirUsed]);
+    }
+
+    #[Route('/check', name: 'carburetor_check', methods: ['GET'])]
+    public function check(Job $job): Response
+    {
+        return $this->show('check', $job, $this->recorder->open($job), ['checks' => $this->carburetors->checks]);
+    }
+
+    /** Labels for the trays, one for each place. */
+    #[Route('/labels', name: 'carburetor_labels', methods: ['GET'])]
+    public function labels(Job $job): Response
+    {
+        return $this->show('labels', $job, $this->recorder->open($job), []);
+    }
+
+    #[Route('', name: 'carburetor_move', methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function move(Job $job, Request $request, Taps $taps, Sizes $sizes, EntityManagerInterface $entities, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $kind = MoveKind::tryFrom($taps->text($request, 'what')) ?? throw $this->createNotFoundException('Nothing of that kind is done here.');
+        $said = array_filter(array_combine(self::FIELDS, array_map(static fn (string $field): string => $taps->text($request, $field), self::FIELDS)), static fn (string $word): bool => '' !== $word);
+        $place = '' === $taps->text($request, 'place') ? null : $request->getPayload()->getInt('place');
+        $check = MoveKind::Check === $kind ? $this->carburetors->check($said['check'] ?? '') : null;
+        $outcome = $taps->text($request, 'outcome');
+        if (null !== $check?->test && !\in_array($outcome, $check->good, true)) {
+            // Seen, and not good: it is a finding, and the point stays open.
+            $this->recorder->observe($job, $member, $key, [Finding::observed($check->test, $outcome)]);
+        } else {
+            $this->recorder->moved(
+                $job,
+                $member,
+                $key,
+                static fn (Ledger $ledger): Move => new Move($kind, MoveKind::Off === $kind ? $ledger->nextPlace() : $place, $said),
+                static fn (Ledger $after): array => null !== $check?->test ? [Finding::observed($check->test, $outcome)] : array_values(array_filter([$after->finding($said['passage'] ?? '')])),
+                function (Entry $entry, Move $move) use ($job, $member, $entities, $clock): void {
+                    $minutes = MoveKind::Clean === $move->kind ? $this->carburetors->cleaning->minutes(Method::from($move->said['method'] ?? '')) : null;
+                    if (null !== $minutes) {
+                        $entities->persist(new Wait($job, WaitKind::Bath, $member, $clock->now(), $clock->now()->modify("+$minutes minutes"), $entry));
+                    }
+                },
+            );
+            $sizes->remember($this->recorder->open($job)->ledger(), $place, $said);
+        }
+        $this->addFlash('saved', 'Saved.');
+        $back = $taps->text($request, 'back');
+        $port = $taps->text($request, 'port');
+
+        return match ($back) {
+            'refit', 'check', 'cleaning' => $this->redirectToRoute('carburetor_'.$back, ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
+            'map' => $this->redirectToRoute('carburetor_map', ['job' => $job->getId()] + ('' === $port ? [] : ['port' => $port]), Response::HTTP_SEE_OTHER),
+            default => $this->redirectToRoute('carburetor', ['job' => $job->getId()] + (null === $place ? [] : ['place' => $place]), Response::HTTP_SEE_OTHER),
+        };
+    }
+
+    /** @param array<string, mixed> $shown */
+    private function show(string $view, Job $job, Record $record, array $shown): Response
+    {
+        return $this->render("strip/$view.html.twig", ['job' => $job, 'record' => $record, 'ledger' => $record->ledger(), 'view' => $view] + $shown);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Strip;
+
+use AwakeShed\App\Show\Reader;
+use AwakeShed\Core\Carburetor\JetBore;
+use AwakeShed\Core\Carburetor\WireSet;
+use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Strip\Ledger;
+use AwakeShed\Core\Strip\Part;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\TypedAmount;
+
+/** Which of a person's own wires goes through which passage without cutting it. */
+final readonly class Wires
+{
+    /** The part whose bore was read for a passage. */
+    private const JETS = ['main' => 'main_jet', 'pilot' => 'pilot_jet', 'nut_side' => 'bowl_nut'];
+
+    public function __construct(private Reader $reader)
+    {
+    }
+
+    /** @return array<string, array{bore: Length, isRead: bool, wire: Length|null}> by passage, where a bore is known */
+    public function of(Ledger $ledger): array
+    {
+        $set = WireSet::of($this->reader->wires());
+        $wires = [];
+        foreach ($ledger->passages() as $state) {
+            $read = $this->read($ledger, self::JETS[$state->passage->id] ?? '');
+            $bore = $read ?? (null === $state->passage->boreMm ? null : Length::millimetres($state->passage->boreMm));
+            if (null !== $bore) {
+                $wires[$state->passage->id] = ['bore' => $bore, 'isRead' => null !== $read, 'wire' => $set->forBore(JetBore::of($bore))];
+            }
+        }
+
+        return $wires;
+    }
+
+    private function read(Ledger $ledger, string $kind): ?Length
+    {
+        $jet = array_values(array_filter($ledger->parts, static fn (Part $part): bool => $part->kind === $kind))[0] ?? null;
+        try {
+            $typed = TypedAmount::parse($jet->notes['bore'] ?? '', LengthUnit::Millimetre, Length::units());
+            $bore = Length::of($typed->amount, $typed->unit);
+            JetBore::of($bore);
+
+            return $bore;
+        } catch (Refusal) {
+            // What stands there is a maker's number, not a bore.
+            return null;
+        }
+    }
+}
