@@ -24,6 +24,8 @@ final readonly class Step
      * @param array{kind: string, minutes: int}|null          $wait
      * @param list<string>                                    $cautions
      * @param bool                                            $takesOil fresh oil goes in, by its `ml`
+     * @param list<string>|null                               $wants    the outcomes its test is done with; null: any
+     * @param When                                            $needs    all of these must stand before it is open
      * @param array<string, list<string>>                     $schools  question => the schools under which it is asked
      */
     public function __construct(
@@ -44,6 +46,8 @@ final readonly class Step
         public array $schools,
         public ?string $calc,
         public bool $takesOil,
+        public ?array $wants,
+        public array $needs,
     ) {
     }
 

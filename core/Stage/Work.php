@@ -23,6 +23,9 @@ final readonly class Work
     /** The step whose acts are the pulls with the plug out. */
     public const PULL = 'locked.pull';
 
+    /** The step that says which bore of seat is fitted. */
+    public const SEAT_BORE = 'needle.bore';
+
     /** The step that says how the liquid got there. */
     public const CAUSE = 'locked.cause';
 
@@ -33,7 +36,7 @@ final readonly class Work
 
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
-        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, cautions?: list<string>, school?: array<string, list<string>>, calc?: string, oil?: bool}>}>} $data */
+        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, cautions?: list<string>, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: When}>}>} $data */
         $data = Table::read(__DIR__.'/data/stages.json');
         $stages = [];
         foreach ($data['stages'] as $stage) {
@@ -55,6 +58,8 @@ final readonly class Work
                 $step['school'] ?? [],
                 $step['calc'] ?? null,
                 $step['oil'] ?? false,
+                $step['wants'] ?? null,
+                $step['needs'] ?? [],
             ), $stage['steps']));
         }
 
@@ -124,7 +129,13 @@ final readonly class Work
             }
         }
 
-        return new StepState($step, $this->isDone($step, $case, $acts), $done, $first, $blockers);
+        foreach ($step->needs as $test => $outcomes) {
+            if (true !== $case->standing($test)?->saysAnyOf($outcomes)) {
+                $blockers[] = Blocker::look($test);
+            }
+        }
+
+        return new StepState($step, $this->isDone($step, $case, $acts), $done, $first, $blockers, self::doubt($step, $case, $done));
     }
 
     /**
@@ -137,11 +148,18 @@ final readonly class Work
         return PullLog::of(array_map(static fn (Act $act): Volume => Volume::millilitres($act->figures['thrown_ml'] ?? 0.0), self::actsOf(self::PULL, $acts)));
     }
 
+    /** @param list<Act> $done of this step */
+    private static function doubt(Step $step, CaseFile $case, array $done): ?string
+    {
+        return self::SEAT_BORE === $step->id ? SeatBore::doubt($case->machine->feed, array_map(static fn (Act $act): string => $act->choice ?? '', $done)) : null;
+    }
+
     /** @param list<Act> $acts */
     private function isDone(Step $step, CaseFile $case, array $acts): bool
     {
         return match (true) {
             $step->isNote => true,
+            null !== self::doubt($step, $case, self::actsOf($step->id, $acts)) => false,
             self::PULL === $step->id => self::pulls($acts)->isDry(),
             null !== $step->cure => $case->wasPutRight($step->cure),
             $step->isAgain => $this->isSoundAgain($step, $case, $acts),
@@ -158,6 +176,9 @@ final readonly class Work
     private function isSoundAgain(Step $step, CaseFile $case, array $acts): bool
     {
         $standing = $case->standing($step->test ?? '');
+        if (null !== $step->wants && true !== $standing?->saysAnyOf($step->wants)) {
+            return false;
+        }
         foreach ($step->after as $rule) {
             if (!$this->isDone($this->step($rule['step']), $case, $acts)) {
                 return false;

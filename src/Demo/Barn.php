@@ -21,6 +21,7 @@ use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\Spec\SpecPage;
+use AwakeShed\App\Strip\WantedPart;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
@@ -41,6 +42,9 @@ use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Strip\Ledger as StripLedger;
+use AwakeShed\Core\Strip\Move;
+use AwakeShed\Core\Strip\MoveKind;
 use AwakeShed\Core\Table;
 use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Units\CalendarSpan;
@@ -60,7 +64,8 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
  * @phpstan-type Step array{
  *     by?: string, find?: array{string, string}, correct?: array{string, string}, put_right?: string,
  *     jar?: string, reading?: JarArray, settle?: string, waste?: array{string, float|int}, hand_back?: bool,
- *     work?: array{string, array<string, mixed>}, trace?: string, did?: array{string, array<string, float|int>, string|null}
+ *     work?: array{string, array<string, mixed>}, trace?: string, did?: array{string, array<string, float|int>, string|null},
+ *     strip?: array{string, int|null, array<string, string>}, want?: string
  * }
  * @phpstan-type DemoPage array{page: string, kind: string, figures: array<string, array{float|int, string, string}>}
  * @phpstan-type DemoMachine array{
@@ -228,6 +233,13 @@ final class Barn
             foreach ($this->waits->ofJob($job) as $wait) {
                 $wait->end($clock->now());
             }
+        }
+        if (isset($step['strip'])) {
+            [$what, $place, $said] = $step['strip'];
+            $this->recorder->moved($job, $by, $key, static fn (StripLedger $ledger): Move => new Move(MoveKind::from($what), $place, $said), static fn (StripLedger $after): array => array_values(array_filter([$after->finding($said['passage'] ?? '')])));
+        }
+        if (isset($step['want'])) {
+            $this->entities->persist(new WantedPart($job, $step['want'], 1, $by, $clock->now()));
         }
         if (isset($step['work'])) {
             $this->workOut($job, $by, $key, ...$step['work']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
+use AwakeShed\App\Strip\WantedPartRepository;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Gate\Stand;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -15,7 +16,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class ShedController extends AbstractController
 {
     #[Route('/', name: 'shed', methods: ['GET'])]
-    public function shed(Request $request, JobRepository $jobs): Response
+    public function shed(Request $request, JobRepository $jobs, WantedPartRepository $wanted): Response
     {
         $query = ShedQuery::fromAddress($request->query);
         if (1 === preg_match('/^([1-9]\d{0,8})-(\d{1,3})$/', $query->find, $label)) {
@@ -23,9 +24,12 @@ final class ShedController extends AbstractController
             return $this->redirectToRoute('carburetor', ['job' => $label[1], 'place' => $label[2]]);
         }
 
+        $rows = $jobs->rows($query);
+
         return $this->render('job/shed.html.twig', [
             'query' => $query,
-            'rows' => $jobs->rows($query),
+            'rows' => $rows,
+            'wanted' => $wanted->waitedFor(array_column($rows, 'id')),
             'counts' => $jobs->counts($query),
             'kinds' => MachineKind::cases(),
             'stands' => Stand::cases(),

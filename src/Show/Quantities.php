@@ -6,6 +6,7 @@ namespace AwakeShed\App\Show;
 
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\MoneyUnit;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\TypedAmount;
@@ -14,7 +15,7 @@ use AwakeShed\Core\Units\UnreadableAmount;
 use AwakeShed\Core\Units\Volume;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
-/** Writes quantities in the reader's units, and reads the volumes of the small forms. */
+/** Writes quantities in the reader's units, and reads the volumes and lengths of the small forms. */
 final class Quantities
 {
     /** @var array<int, \NumberFormatter> by digits after the sign: slow to make, so each is made once a request */
@@ -39,6 +40,18 @@ final class Quantities
         $amount = TypedAmount::parse($typed, $this->unit($measure), Volume::units());
 
         return Volume::of($amount->amount, $amount->unit);
+    }
+
+    /**
+     * The same of a length.
+     *
+     * @throws UnreadableAmount
+     */
+    public function length(string $typed, Measure $measure): Length
+    {
+        $amount = TypedAmount::parse($typed, $this->unit($measure), Length::units());
+
+        return Length::of($amount->amount, $amount->unit);
     }
 
     /** With its unit, e.g. "12.5 mL". */

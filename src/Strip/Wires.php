@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Strip;
 
+use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Show\Quantities;
 use AwakeShed\App\Show\Reader;
 use AwakeShed\Core\Carburetor\JetBore;
 use AwakeShed\Core\Carburetor\WireSet;
@@ -11,8 +13,6 @@ use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Strip\Ledger;
 use AwakeShed\Core\Strip\Part;
 use AwakeShed\Core\Units\Length;
-use AwakeShed\Core\Units\LengthUnit;
-use AwakeShed\Core\Units\TypedAmount;
 
 /** Which of a person's own wires goes through which passage without cutting it. */
 final readonly class Wires
@@ -20,7 +20,7 @@ final readonly class Wires
     /** The part whose bore was read for a passage. */
     private const JETS = ['main' => 'main_jet', 'pilot' => 'pilot_jet', 'nut_side' => 'bowl_nut'];
 
-    public function __construct(private Reader $reader)
+    public function __construct(private Reader $reader, private Quantities $quantities)
     {
     }
 
@@ -44,8 +44,7 @@ final readonly class Wires
     {
         $jet = array_values(array_filter($ledger->parts, static fn (Part $part): bool => $part->kind === $kind))[0] ?? null;
         try {
-            $typed = TypedAmount::parse($jet->notes['bore'] ?? '', LengthUnit::Millimetre, Length::units());
-            $bore = Length::of($typed->amount, $typed->unit);
+            $bore = $this->quantities->length($jet->notes['bore'] ?? '', Measure::Bore);
             JetBore::of($bore);
 
             return $bore;

@@ -25,7 +25,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/jobs/{job}', requirements: ['job' => JobResolver::NUMBER])]
 final class WorkController extends AbstractController
 {
-    private const STAGE = 'fuel|locked|flush|split|path';
+    private const STAGE = 'fuel|locked|flush|split|path|needle|decide|jet';
 
     public function __construct(private readonly Recorder $recorder, private readonly Work $work, private readonly StagePages $pages)
     {

@@ -53,7 +53,7 @@ final class PagesTest extends ShedTestCase
         }
         self::assertSame($few, $this->queries('/jobs/'.$job->getId()));
         self::assertSame($fewShed, $this->queries('/'));
-        self::assertLessThanOrEqual(8, max($few, $fewShed, $this->queries('/jobs/'.$job->getId().'/gates'), $this->queries('/jobs/'.$job->getId().'/fuel/tank'), $this->queries('/jobs/'.$job->getId().'/history')));
+        self::assertLessThanOrEqual(9, max($few, $fewShed, $this->queries('/jobs/'.$job->getId().'/gates'), $this->queries('/jobs/'.$job->getId().'/fuel/tank'), $this->queries('/jobs/'.$job->getId().'/history')));
     }
 
     public function testADatabaseThatIsDownIsSaidSoAndTheFormIsKept(): void

@@ -132,7 +132,7 @@ final class StripPagesTest extends ShedTestCase
             $job = $this->begun($type->id);
             $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/carburetor/map');
             self::assertResponseIsSuccessful($type->id);
-            self::assertCount(\count($type->ports()), $page->filter('.section-drawing circle'));
+            self::assertCount(\count($type->ports()), $page->filter('.section-drawing a'));
             self::assertCount(\count($type->passages), $page->filter('.section-drawing g.passage'));
             foreach (['', '/refit', '/cleaning', '/check', '/labels'] as $view) {
                 $this->browser->request('GET', '/jobs/'.$job->getId().'/carburetor'.$view);

@@ -19,6 +19,8 @@ final class WantedPartsTest extends ShedTestCase
         self::assertResponseRedirects($address.'/parts');
         $this->browser->request('GET', $address);
         self::assertSelectorTextContains('[data-waits-for-parts]', 'Waits for a part.');
+        $this->browser->request('GET', '/');
+        self::assertSelectorTextContains('.waits', 'a part');
         $page = $this->browser->request('GET', '/parts');
         $this->browser->submit($page->selectButton('Ordered')->form());
         self::assertResponseRedirects('/parts');

@@ -57,7 +57,7 @@ final class WorkPagesTest extends ShedTestCase
         $this->browser->request('GET', '/jobs/'.$job->getId().'/stages');
         self::assertSelectorTextContains('[data-stage="flush"]', 'Next: Oil drained.');
         self::assertSelectorTextContains('[data-stage="locked"]', 'not called for so far');
-        foreach (['fuel', 'locked', 'flush', 'split', 'path'] as $stage) {
+        foreach (['fuel', 'locked', 'flush', 'split', 'path', 'needle', 'decide', 'jet'] as $stage) {
             $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/'.$stage);
             self::assertResponseIsSuccessful($stage);
             $this->browser->request('GET', '/jobs/'.$job->getId().'/now/'.$stage);

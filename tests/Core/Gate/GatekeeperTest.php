@@ -79,6 +79,18 @@ final class GatekeeperTest extends TestCase
         self::assertSame(['look.air_filter', 'feel.pull'], self::until($case->with(Finding::observed('start.bypass', 'nothing')), 'start.bypass_repeat'));
     }
 
+    public function testNothingStartsOrRunsWhileTheCarburetorIsApart(): void
+    {
+        $ready = self::mower(Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.air_filter', 'clean'), Finding::observed('look.blade', 'true'), Finding::observed('feel.pull', 'normal'));
+        $apart = new CaseFile($ready->machine, $ready->events, isApart: true);
+        foreach (['start.plain', 'start.bypass', 'start.electric', 'run.steady', 'run.load'] as $test) {
+            self::assertNotContains('refit', self::until($ready, $test));
+            self::assertContains('refit', self::until($apart, $test));
+        }
+        self::assertSame([], self::until($apart, 'spark.tester'), 'what turns it without fuel stays open');
+        self::assertContains('refit', self::until($apart->with(Finding::observed('look.plug', 'dry')), 'start.plain'), 'a finding does not put it together');
+    }
+
     public function testAFrozenPumpIsNotThawedByTurningTheWaterOn(): void
     {
         $case = new CaseFile(new MachineFacts(MachineKind::PressureWasher), [

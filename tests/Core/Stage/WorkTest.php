@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Stage;
 
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Feed;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -47,6 +48,8 @@ final class WorkTest extends TestCase
                     $this->checkWhen($rule['when'] ?? [], $vocabulary);
                 }
                 $this->checkWhen($step->when ?? [], $vocabulary);
+                $this->checkWhen($step->needs, $vocabulary);
+                $this->checkWhen(null === $step->wants ? [] : [(string) $step->test => $step->wants], $vocabulary);
                 foreach ($step->schools as $question => $schools) {
                     self::assertSame([], array_diff($schools, $vocabulary->schools[$question]), $step->id);
                 }
@@ -196,6 +199,39 @@ final class WorkTest extends TestCase
         foreach ($when as $test => $outcomes) {
             self::assertSame([], array_diff($outcomes, $vocabulary->test($test)->outcomes ?? []), $test);
         }
+    }
+
+    public function testASeatOfTheWrongBoreForTheFeedIsQuestionedUntilItIsSettled(): void
+    {
+        $state = static fn (?Feed $feed, string ...$said): StepState => self::state(new CaseFile(new MachineFacts(MachineKind::Mower, feed: $feed)), array_map(static fn (string $choice): Act => new Act('needle.bore', choice: $choice), array_values($said)), 'needle.bore');
+        foreach ([[Feed::Gravity, 'small_bore', 'small_on_gravity'], [Feed::Pump, 'large_bore', 'large_on_pump'], [null, 'large_bore', 'feed_unknown'], [Feed::Gravity, 'large_bore', null], [Feed::Pump, 'small_bore', null], [null, 'not_replaceable', null]] as [$feed, $said, $doubt]) {
+            self::assertSame([$doubt, null === $doubt], [$state($feed, $said)->doubt, $state($feed, $said)->isDone], $said);
+        }
+        self::assertTrue($state(Feed::Gravity, 'small_bore', 'makers_bore')->isDone, 'the maker knows better');
+        self::assertTrue($state(Feed::Gravity, 'small_bore', 'large_bore')->isDone, 'taken back by choosing anew');
+        self::assertSame(['needle.bore'], self::state(new CaseFile(new MachineFacts(MachineKind::Mower, feed: Feed::Gravity)), [new Act('needle.way_round', choice: 'flat_to_needle'), new Act('needle.bore', choice: 'small_bore')], 'needle.fitted')->first, 'nothing is fitted while it is questioned');
+    }
+
+    public function testAJetIsOpenedOnlyWhereTheSchoolDoesAndEverythingElseIsRight(): void
+    {
+        $right = ['look.oil_level' => 'at_mark', 'bowl.inside' => 'clean', 'jet.pilot' => 'clear', 'jet.main' => 'clear', 'intake.gasket' => 'sound', 'needle.pressure' => 'holds'];
+        self::assertFalse(self::state(self::case($right), [], 'jet.before')->isClosed());
+        foreach (['jet.pilot' => 'partial', 'jet.main' => 'blocked', 'intake.gasket' => 'torn_or_hard', 'needle.pressure' => 'leaks'] as $test => $outcome) {
+            $state = self::state(self::case([$test => $outcome] + $right), [], 'jet.before');
+            self::assertSame([$test], array_map(static fn ($blocker): string => $blocker->until, $state->blockers));
+        }
+        self::assertSame(['jet.before'], self::state(self::case($right), [], 'jet.after')->first);
+        $steps = static fn (array $schools): array => array_map(static fn (StepState $state): string => $state->step->id, self::stage(new CaseFile(new MachineFacts(MachineKind::Mower), [], $schools), [], 'jet')->steps);
+        self::assertNotContains('jet.after', $steps([]), 'never, unless a school is chosen');
+        self::assertContains('jet.after', $steps(['jet_drilling' => 'next_size_up']));
+    }
+
+    public function testTheTestAfterFittingIsDoneOnlyWhenItHolds(): void
+    {
+        $acts = [new Act('needle.way_round', choice: 'not_replaceable'), new Act('needle.bore', choice: 'not_replaceable'), new Act('needle.fitted', choice: 'both_new')];
+        self::assertFalse(self::state(self::case(['needle.pressure' => 'leaks']), $acts, 'needle.again')->isDone);
+        self::assertTrue(self::state(self::case(['needle.pressure' => 'holds']), $acts, 'needle.again')->isDone);
+        self::assertFalse(self::state(self::case(['needle.pressure' => 'holds']), [], 'needle.again')->isDone, 'nothing is fitted yet');
     }
 
     /** @param array<string, string> $findings */
