@@ -1,10 +1,15 @@
 import { defineConfig } from '@playwright/test';
 
-// One worker: the tests share one server and one barn, each on machines of its own.
+// The tests share one server and one barn, each on machines of its own, so files run side by side; only what kills the
+// database or the connection waits until the others are done.
 export default defineConfig({
     testDir: '.',
     testMatch: '*.spec.mjs',
-    workers: 1,
+    workers: 2,
+    projects: [
+        { name: 'shed', testIgnore: 'rough.spec.mjs' },
+        { name: 'rough', testMatch: 'rough.spec.mjs', dependencies: ['shed'] },
+    ],
     timeout: 30_000,
     retries: 0,
     reporter: [['list']],

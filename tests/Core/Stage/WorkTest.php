@@ -105,12 +105,12 @@ final class WorkTest extends TestCase
 
     public function testASchoolChangesWhatIsAsked(): void
     {
-        self::assertContains('split.gauge', self::splitUnder([]));
-        self::assertContains('split.bypass_cleaner', self::splitUnder([]));
-        self::assertNotContains('split.gauge', self::splitUnder(['compression' => 'feel']));
-        self::assertContains('split.feel', self::splitUnder(['compression' => 'feel']));
-        self::assertContains('split.bypass_ether', self::splitUnder(['bypass_fluid' => 'starting_ether']));
-        self::assertNotContains('split.bypass_cleaner', self::splitUnder(['bypass_fluid' => 'starting_ether']));
+        self::assertContains('split.gauge', self::askedUnder('split', []));
+        self::assertContains('split.bypass_cleaner', self::askedUnder('split', []));
+        self::assertNotContains('split.gauge', self::askedUnder('split', ['compression' => 'feel']));
+        self::assertContains('split.feel', self::askedUnder('split', ['compression' => 'feel']));
+        self::assertContains('split.bypass_ether', self::askedUnder('split', ['bypass_fluid' => 'starting_ether']));
+        self::assertNotContains('split.bypass_cleaner', self::askedUnder('split', ['bypass_fluid' => 'starting_ether']));
     }
 
     public function testWhatAMachineCannotHaveIsNotAsked(): void
@@ -221,9 +221,8 @@ final class WorkTest extends TestCase
             self::assertSame([$test], array_map(static fn ($blocker): string => $blocker->until, $state->blockers));
         }
         self::assertSame(['jet.before'], self::state(self::case($right), [], 'jet.after')->first);
-        $steps = static fn (array $schools): array => array_map(static fn (StepState $state): string => $state->step->id, self::stage(new CaseFile(new MachineFacts(MachineKind::Mower), [], $schools), [], 'jet')->steps);
-        self::assertNotContains('jet.after', $steps([]), 'never, unless a school is chosen');
-        self::assertContains('jet.after', $steps(['jet_drilling' => 'next_size_up']));
+        self::assertNotContains('jet.after', self::askedUnder('jet', []), 'never, unless a school is chosen');
+        self::assertContains('jet.after', self::askedUnder('jet', ['jet_drilling' => 'next_size_up']));
     }
 
     public function testTheTestAfterFittingIsDoneOnlyWhenItHolds(): void
@@ -262,9 +261,9 @@ final class WorkTest extends TestCase
      *
      * @return list<string> the steps that are asked
      */
-    private static function splitUnder(array $schools): array
+    private static function askedUnder(string $stage, array $schools): array
     {
-        return array_map(static fn (StepState $state): string => $state->step->id, self::stage(new CaseFile(new MachineFacts(MachineKind::Mower), [], $schools), [], 'split')->steps);
+        return array_map(static fn (StepState $state): string => $state->step->id, self::stage(new CaseFile(new MachineFacts(MachineKind::Mower), [], $schools), [], $stage)->steps);
     }
 
     private static function work(): Work
