@@ -164,6 +164,11 @@ $database->executeStatement("INSERT INTO recorded_finding (entry_id, test, outco
     SELECT id, ELT(1 + id % 6, 'jet.pilot', 'flow.line', 'look.tap', 'look.plug', 'bowl.inside', 'needle.pressure'), ELT(1 + id % 6, '[\"blocked\"]', '[\"trickles\"]', '[\"open_and_flows\"]', '[\"dry\"]', '[\"film\"]', '[\"leaks\"]'), '[]', '[]'
     FROM entry WHERE id > $entry");
 $database->executeStatement("INSERT INTO photo (job_id, file, width, height, by_id, at, gate) SELECT $full, CONCAT('seeded-', seq, '.jpg'), 800, 600, $member, NOW(), IF(seq % 2, 'oil', NULL) FROM seq_1_to_40");
+// One whose carburetor lies in sixty parts.
+$apart = $full - 1;
+$entry = $number('SELECT MAX(id) FROM entry');
+$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, as_typed, strip) SELECT $entry + seq, $apart, $member, NOW(), 'observation', 'bench', 0, '[]',
+    IF(seq = 1, '{\"kind\":\"begin\",\"place\":null,\"said\":{\"type\":\"bowl_brass\"}}', CONCAT('{\"kind\":\"off\",\"place\":', seq - 1, ',\"said\":{\"name\":\"Part ', seq, '\",\"material\":\"steel\",\"orientation\":\"notch up\"}}')) FROM seq_1_to_61");
 $database->fetchAllAssociative('ANALYZE TABLE machine, job, entry, recorded_finding');
 
 $late = $first + MANY;
@@ -180,6 +185,9 @@ measure(sprintf('With %d jobs (bar 5x)', $jobs + MANY), [
     'its gates' => "/jobs/$full/gates",
     'its stage' => "/jobs/$full/stages/path",
     'what it may be' => "/jobs/$full/likely",
+    'mat of 60 parts' => "/jobs/$apart/carburetor",
+    'putting them back' => "/jobs/$apart/carburetor/refit",
+    'its passages' => "/jobs/$apart/carburetor/map",
     'gates' => '/jobs/9/gates',
     'jar' => '/jobs/9/fuel/tank',
 ], 5.0, $get, $statements);

@@ -15,6 +15,16 @@ final readonly class CarburetorType
     {
     }
 
+    /**
+     * The type with its parts in an order of the shop's own.
+     *
+     * @param list<PartKind> $parts
+     */
+    public function inOrder(array $parts): self
+    {
+        return new self($this->id, $parts, $this->passages);
+    }
+
     public function part(string $id): ?PartKind
     {
         foreach ($this->parts as $part) {

@@ -57,7 +57,7 @@ final readonly class Ledger
     public function after(Move $move): self
     {
         if (MoveKind::Begin === $move->kind) {
-            return $this->begun($move->said['type'] ?? '');
+            return $this->begun($move->said['type'] ?? '', $move->order);
         }
         if (!$this->isOpen) {
             throw ImpossibleMove::notBegun();
@@ -156,7 +156,7 @@ final readonly class Ledger
     }
 
     /** @throws ImpossibleMove */
-    private function begun(string $type): self
+    private function begun(string $type, ?Order $order): self
     {
         if ($this->isOpen) {
             throw ImpossibleMove::begunAlready();
@@ -165,7 +165,12 @@ final readonly class Ledger
             throw ImpossibleMove::noSuch('carburetor type', $type);
         }
 
-        return new self($this->carburetors, true, $this->carburetors->types[$type] ?? null);
+        $known = $this->carburetors->types[$type] ?? null;
+        if (null !== $order) {
+            $known = ($known ?? new CarburetorType(Carburetors::FREE, [], []))->inOrder($order->parts);
+        }
+
+        return new self($this->carburetors, true, $known);
     }
 
     /** @throws ImpossibleMove */
@@ -180,7 +185,7 @@ final readonly class Ledger
         }
         $kindId = $move->said['kind'] ?? '';
         $kind = '' === $kindId ? null : $this->type?->part($kindId) ?? throw ImpossibleMove::noSuch('part', $kindId);
-        $name = trim($move->said['name'] ?? '');
+        $name = trim($kind->name ?? $move->said['name'] ?? '');
         if (null === $kind && ('' === $name || mb_strlen($name) > self::LONGEST)) {
             throw ImpossibleMove::nameless();
         }

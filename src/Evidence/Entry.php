@@ -23,6 +23,7 @@ use Doctrine\ORM\Mapping as ORM;
  * {@see PastEntry} is how it is read.
  *
  * @phpstan-import-type JarArray from JarReading
+ * @phpstan-import-type MoveArray from Move
  */
 #[ORM\Entity]
 class Entry
@@ -71,7 +72,7 @@ class Entry
     #[ORM\Column(nullable: true)]
     private ?array $done = null;
 
-    /** @var array{kind: string, place: int|null, said: array<string, string>}|null what was done at the carburetor bench */
+    /** @var MoveArray|null what was done at the carburetor bench */
     #[ORM\Column(nullable: true)]
     private ?array $strip = null;
 

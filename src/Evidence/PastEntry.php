@@ -17,6 +17,7 @@ use AwakeShed\Core\Strip\Move;
  * in them is unpacked when it is asked for. {@see Entry} is how one is written.
  *
  * @phpstan-import-type JarArray from JarReading
+ * @phpstan-import-type MoveArray from Move
  *
  * @phpstan-type Rewritten array{before: array<string, mixed>, after: array<string, mixed>}
  * @phpstan-type Packed array{jar: string|null, rewritten: string|null, worked: string|null, done: string|null, strip: string|null, as_typed: string}
@@ -90,7 +91,7 @@ final class PastEntry
 
     public function move(): ?Move
     {
-        /** @var array{kind: string, place: int|null, said: array<string, string>}|null $strip */
+        /** @var MoveArray|null $strip */
         $strip = self::unpack($this->packed['strip']);
 
         return null === $strip ? null : Move::fromArray($strip);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
+use AwakeShed\App\Evidence\Entry;
 use AwakeShed\Core\Gate\Stand;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\ORM\QueryBuilder;
@@ -53,6 +54,20 @@ final class JobRepository extends ServiceEntityRepository
         usort($rows, static fn (ShedRow $a, ShedRow $b): int => $places[$a->id] <=> $places[$b->id]);
 
         return $rows;
+    }
+
+    /** @return list<Job> in the shed at whose carburetor something was done, the latest first */
+    public function withStrips(int $most): array
+    {
+        /** @var list<Job> $jobs */
+        $jobs = $this->createQueryBuilder('job')
+            ->addSelect('machine')
+            ->innerJoin('job.machine', 'machine')
+            ->where('job.handedBackAt IS NULL AND EXISTS (SELECT entry.id FROM '.Entry::class.' entry WHERE entry.job = job AND entry.strip IS NOT NULL)')
+            ->orderBy('job.id', 'DESC')->setMaxResults($most)
+            ->getQuery()->getResult();
+
+        return $jobs;
     }
 
     /** How many machines match, by where they stand; the filter by stand itself is left out. */

@@ -18,6 +18,7 @@ use AwakeShed\Core\Stage\StepState;
 use AwakeShed\Core\Stage\Work;
 use AwakeShed\Core\Strip\Move;
 use AwakeShed\Core\Strip\Part;
+use AwakeShed\Core\Strip\PartKind;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Translation\TranslatorBagInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -176,7 +177,12 @@ final readonly class Words
     /** A part on the mat by its name, its own or its kind's. */
     public function part(Part $part): string
     {
-        return null === $part->kind ? $part->name : $this->strip('part', $part->kind);
+        return '' !== $part->name ? $part->name : $this->strip('part', (string) $part->kind);
+    }
+
+    public function partKind(PartKind $kind): string
+    {
+        return '' !== $kind->name ? $kind->name : $this->strip('part', $kind->id);
     }
 
     /** What was done at the carburetor bench, e.g. "Off: bowl (place 9)". */
@@ -186,6 +192,7 @@ final readonly class Words
         foreach ($move->said as $field => $value) {
             $said[] = match ($field) {
                 'name', 'orientation', 'hole', 'turns', 'bore', 'size', 'holes' => \in_array($field, ['name', 'holes'], true) ? $value : $this->strip('note', $field).' '.$value,
+                'template' => $value,
                 'exit' => $this->strip('port', $value),
                 'kind' => $this->strip('part', $value),
                 default => $this->strip($field, $value),

@@ -12,6 +12,7 @@ use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Once\Once;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Show\SectionDrawing;
@@ -24,6 +25,7 @@ use AwakeShed\Core\Strip\Ledger;
 use AwakeShed\Core\Strip\Method;
 use AwakeShed\Core\Strip\Move;
 use AwakeShed\Core\Strip\MoveKind;
+use AwakeShed\Core\Strip\Order;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -44,7 +46,7 @@ final class StripController extends AbstractController
     }
 
     #[Route('', name: 'carburetor', methods: ['GET'])]
-    public function mat(Job $job, Request $request, PhotoRepository $photos, Sizes $sizes): Response
+    public function mat(Job $job, Request $request, PhotoRepository $photos, Sizes $sizes, EntityManagerInterface $entities): Response
     {
         $record = $this->recorder->open($job);
         $ledger = $record->ledger();
@@ -54,6 +56,7 @@ final class StripController extends AbstractController
 
         return $this->show('mat', $job, $record, [
             'types' => array_keys($this->carburetors->types),
+            'own' => $ledger->isOpen ? [] : $entities->getRepository(OwnOrder::class)->findBy([], ['name' => 'ASC']),
             'chosen' => $ledger->parts[$place] ?? null,
             'next' => array_values(array_filter($next, static fn ($kind): bool => $kind->id === $asked))[0] ?? $next[0] ?? null,
             'sizes' => null === $ledger->type ? [] : $sizes->of($ledger->type->id),
@@ -76,18 +79,18 @@ final class StripController extends AbstractController
 
         return $this->show('map', $job, $record, [
             'port' => $port,
-            'drawing' => null === $ledger->type ? null : SectionDrawing::of($ledger->type, $ledger->passages(), $port),
+            'drawing' => [] === $ledger->passages() || null === $ledger->type ? null : SectionDrawing::of($ledger->type, $ledger->passages(), $port),
             'wires' => $wires->of($ledger),
         ]);
     }
 
     #[Route('/cleaning', name: 'carburetor_cleaning', methods: ['GET'])]
-    public function cleaning(Job $job, Vocabulary $vocabulary): Response
+    public function cleaning(Job $job, Vocabulary $vocabulary, Bath $bath): Response
     {
         $record = $this->recorder->open($job);
         $isAirUsed = 'with_parts_held' === ($record->case()->schools['compressed_air'] ?? $vocabulary->schools['compressed_air'][0]);
 
-        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => $isAirUsed]);
+        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => $isAirUsed, 'others' => $bath->others($job)]);
     }
 
     #[Route('/check', name: 'carburetor_check', methods: ['GET'])]
@@ -103,6 +106,28 @@ final class StripController extends AbstractController
         return $this->show('labels', $job, $this->recorder->open($job), []);
     }
 
+    /** Keeps the order this one came apart in, for the next of its kind. */
+    #[Route('/template', name: 'carburetor_template', methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
+    public function keepOrder(Job $job, Request $request, Taps $taps, Once $once, EntityManagerInterface $entities, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $name = $taps->text($request, 'name');
+        $ledger = $this->recorder->open($job)->ledger();
+        if ('' === $name || [] === $ledger->parts) {
+            $this->addFlash('said', 'A template wants a name, and a ledger with parts.');
+        } else {
+            $once->run($key, $member, static function () use ($entities, $name, $ledger, $member, $clock): null {
+                $entities->persist(new OwnOrder($name, $ledger->type->id ?? Carburetors::FREE, Order::of($ledger), $member, $clock->now()));
+
+                return null;
+            });
+            $this->addFlash('said', 'Kept: the next of its kind can begin with it.');
+        }
+
+        return $this->redirectToRoute('carburetor', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+    }
+
     #[Route('', name: 'carburetor_move', methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function move(Job $job, Request $request, Taps $taps, Sizes $sizes, EntityManagerInterface $entities, ClockInterface $clock, #[CurrentUser] Member $member): Response
@@ -111,6 +136,10 @@ final class StripController extends AbstractController
         $kind = MoveKind::tryFrom($taps->text($request, 'what')) ?? throw $this->createNotFoundException('Nothing of that kind is done here.');
         $said = array_filter(array_combine(self::FIELDS, array_map(static fn (string $field): string => $taps->text($request, $field), self::FIELDS)), static fn (string $word): bool => '' !== $word);
         $place = '' === $taps->text($request, 'place') ? null : $request->getPayload()->getInt('place');
+        $own = MoveKind::Begin === $kind && ctype_digit($taps->text($request, 'own')) ? $entities->find(OwnOrder::class, (int) $taps->text($request, 'own')) : null;
+        if (null !== $own) {
+            $said = ['type' => $own->getType(), 'template' => $own->getName()];
+        }
         $check = MoveKind::Check === $kind ? $this->carburetors->check($said['check'] ?? '') : null;
         $outcome = $taps->text($request, 'outcome');
         if (null !== $check?->test && !\in_array($outcome, $check->good, true)) {
@@ -121,7 +150,7 @@ final class StripController extends AbstractController
                 $job,
                 $member,
                 $key,
-                static fn (Ledger $ledger): Move => new Move($kind, MoveKind::Off === $kind ? $ledger->nextPlace() : $place, $said),
+                static fn (Ledger $ledger): Move => new Move($kind, MoveKind::Off === $kind ? $ledger->nextPlace() : $place, $said, $own?->order()),
                 static fn (Ledger $after): array => null !== $check?->test ? [Finding::observed($check->test, $outcome)] : array_values(array_filter([$after->finding($said['passage'] ?? '')])),
                 function (Entry $entry, Move $move) use ($job, $member, $entities, $clock): void {
                     $minutes = MoveKind::Clean === $move->kind ? $this->carburetors->cleaning->minutes(Method::from($move->said['method'] ?? '')) : null;

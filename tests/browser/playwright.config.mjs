@@ -1,16 +1,12 @@
 import { defineConfig } from '@playwright/test';
 
-// The tests share one server and one barn, each on machines of its own, so files run side by side; only what kills the
-// database or the connection waits until the others are done.
+// One worker: the tests share one server and one barn, each on machines of its own; two browsers on two cores took each
+// test four times as long.
 export default defineConfig({
     testDir: '.',
     testMatch: '*.spec.mjs',
-    workers: 2,
-    projects: [
-        { name: 'shed', testIgnore: 'rough.spec.mjs' },
-        { name: 'rough', testMatch: 'rough.spec.mjs', dependencies: ['shed'] },
-    ],
-    timeout: 30_000,
+    workers: 1,
+    timeout: 60_000,
     retries: 0,
     reporter: [['list']],
     outputDir: '../../var/browser',

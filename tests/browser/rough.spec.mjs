@@ -88,6 +88,11 @@ test('a killed database is said in plain words, and everything committed is ther
     const job = await takeIn(page, { label: 'Killed mower' });
     await page.goto(`${job}/gates`);
     await tap(page, 'Oil level', 'At the mark');
+    await page.goto(`${job}/carburetor`);
+    await page.getByRole('button', { name: 'Float bowl, brass jets' }).click();
+    await page.getByRole('button', { name: 'Off, onto place 1' }).first().click();
+    await expect(page.locator('[data-mat="1"]')).toBeVisible();
+    await page.goto(`${job}/gates`);
     process.kill(Number(readFileSync(`${process.env.SHED_RUN}/mariadb.pid`, 'utf8')), 'SIGKILL');
     await page.getByRole('group', { name: 'Color of the oil' }).getByRole('button', { name: 'Dark' }).click();
     await expect(page.locator('[data-error=database]')).toContainText('The database does not answer');
@@ -95,6 +100,8 @@ test('a killed database is said in plain words, and everything committed is ther
     await page.getByRole('button', { name: 'Send it again' }).click();
     await expect(page).toHaveURL(new RegExp(`${job}/gates`));
     await page.goto(`${job}/history`);
-    await expect(page.locator('.entry')).toHaveCount(3);
+    await expect(page.locator('.entry')).toHaveCount(5);
     await expect(page.locator('.entry').first()).toContainText('Color of the oil: Dark');
+    await page.goto(`${job}/carburetor`);
+    await expect(page.locator('[data-mat="1"]')).toContainText('Air-filter base');
 });

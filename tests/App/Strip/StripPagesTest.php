@@ -13,6 +13,8 @@ use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Strip\Carburetors;
+use AwakeShed\Core\Strip\Ledger;
+use AwakeShed\Core\Strip\Move;
 use AwakeShed\Core\Strip\MoveKind;
 use AwakeShed\Tests\App\ShedTestCase;
 use Symfony\Component\Translation\TranslatorBagInterface;
@@ -158,6 +160,64 @@ final class StripPagesTest extends ShedTestCase
         self::assertResponseRedirects('/jobs/'.$job->getId().'/carburetor/cleaning');
         self::assertSame([8], array_map(static fn ($wait): int => $wait->minutes(), self::service(WaitRepository::class)->ofJob($this->again($job))));
         self::assertSame(['pilot_jet' => 'thin pick'], self::service(Sizes::class)->of('plastic_pilot'), 'and the tool is remembered for the next of its type');
+    }
+
+    public function testTheOrderOfOneIsKeptAndTheNextBeginsWithIt(): void
+    {
+        $this->signIn();
+        $first = $this->begun('free');
+        $this->move($first, ['what' => 'off', 'name' => 'Chrome spacer', 'material' => 'steel', 'orientation' => 'lip out', 'size' => '8 mm']);
+        $this->move($first, ['what' => 'off', 'name' => 'Jet holder', 'material' => 'plastic']);
+        $page = $this->browser->request('GET', '/jobs/'.$first->getId().'/carburetor');
+        $this->browser->submit($page->selectButton('Keep it')->form(['name' => 'Odd import']));
+        self::assertResponseRedirects();
+        $second = $this->job();
+        $page = $this->browser->request('GET', '/jobs/'.$second->getId().'/carburetor');
+        $this->assertSays('of your own: 2 parts in your order');
+        $this->browser->submit($page->selectButton('Odd import')->form());
+        $page = $this->browser->followRedirect();
+        self::assertSelectorTextContains('#next-off', 'Next off: Chrome spacer');
+        self::assertSelectorExists('#off-orientation', 'what was written down then is asked now');
+        self::assertSelectorExists('#off-size[value="8 mm"]');
+        $this->browser->submit($page->selectButton('Off, onto place 1')->form());
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('[data-mat="1"]', 'Chrome spacer');
+        self::assertSelectorTextContains('#next-off', 'Next off: Jet holder');
+        self::assertSame(['Jet holder'], array_map(static fn ($kind): string => $kind->name, $this->record($this->again($second))->ledger()->stillOn()));
+    }
+
+    public function testPartsOfOtherBenchesAreNamedForTheSameBath(): void
+    {
+        $this->signIn();
+        $other = $this->begun('bowl_brass');
+        $this->move($other, ['what' => 'off', 'kind' => 'main_jet']);
+        $this->move($other, ['what' => 'condition', 'place' => '1', 'condition' => 'film']);
+        $this->move($other, ['what' => 'off', 'kind' => 'bowl_gasket']);
+        $this->move($other, ['what' => 'keep', 'place' => '2', 'keep' => 'clean']);
+        $mine = $this->begun('bowl_nut');
+        $this->browser->request('GET', '/jobs/'.$mine->getId().'/carburetor/cleaning');
+        $this->assertSays('main jet ('.$other->getId().'-1)');
+        self::assertStringNotContainsString('bowl gasket', (string) $this->browser->getResponse()->getContent(), 'rubber is not bathed');
+        $this->move($other, ['what' => 'clean', 'place' => '1', 'method' => 'ultrasonic']);
+        $this->browser->request('GET', '/jobs/'.$mine->getId().'/carburetor/cleaning');
+        self::assertSelectorNotExists('#batch');
+    }
+
+    public function testALedgerOfSixtyPartsIsShownAndGoesOn(): void
+    {
+        $this->signIn();
+        $job = $this->begun('free');
+        foreach ([2, 58] as $more) {
+            $job = $this->again($job);
+            for ($part = 0; $part < $more; ++$part) {
+                self::service(Recorder::class)->moved($job, $this->member(Role::Technician), RequestKey::fresh(), static fn (Ledger $ledger): Move => new Move(MoveKind::Off, $ledger->nextPlace(), ['name' => 'Screw', 'material' => 'steel']), static fn (): array => []);
+            }
+            $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/carburetor');
+            self::assertCount($more < 3 ? 2 : 60, $page->filter('[data-mat]'));
+        }
+        $this->move($job, ['what' => 'on', 'place' => '60', 'back' => 'refit']);
+        self::assertResponseRedirects();
+        self::assertCount(59, $this->record($this->again($job))->ledger()->onMat());
     }
 
     public function testALabelTypedIntoTheSearchOpensItsPart(): void

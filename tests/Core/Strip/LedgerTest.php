@@ -12,6 +12,7 @@ use AwakeShed\Core\Strip\Keep;
 use AwakeShed\Core\Strip\Ledger;
 use AwakeShed\Core\Strip\Move;
 use AwakeShed\Core\Strip\MoveKind;
+use AwakeShed\Core\Strip\Order;
 use AwakeShed\Core\Strip\Part;
 use AwakeShed\Core\Strip\PartKind;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -178,6 +179,24 @@ final class LedgerTest extends TestCase
         self::assertSame(Keep::Renew, $ledger->parts[1]->fate());
         self::assertCount(1, $ledger->toRenew());
         self::assertSame(Keep::Reuse, $ledger->after(new Move(MoveKind::Keep, 1, ['keep' => 'reuse']))->parts[1]->fate());
+    }
+
+    public function testTheOrderOfAShopIsStoredAndBegunWith(): void
+    {
+        $ledger = self::begun('bowl_brass')
+            ->after(new Move(MoveKind::Off, said: ['kind' => 'bowl_bolt', 'size' => '11 mm']))
+            ->after(new Move(MoveKind::Off, said: ['name' => 'Collar', 'material' => 'brass', 'orientation' => 'step down']))
+            ->after(new Move(MoveKind::Off, said: ['kind' => 'governor_link', 'hole' => 'upper']));
+        $move = Move::fromArray((new Move(MoveKind::Begin, said: ['type' => 'bowl_brass'], order: Order::of($ledger)))->toArray());
+        $next = Carburetors::shipped()->ledger([$move]);
+        self::assertSame([['bowl_bolt', '', '11 mm'], ['own-2', 'Collar', null], ['governor_link', '', null]], array_map(static fn (PartKind $kind): array => [$kind->id, $kind->name, $kind->size], $next->stillOn()));
+        self::assertSame(['orientation'], $next->stillOn()[1]->asks);
+        self::assertNotSame([], $next->passages(), 'the type keeps its map');
+        self::refused('strip.unknown_hole', static fn () => $next->after(new Move(MoveKind::Off, said: ['kind' => 'governor_link'])));
+        $next = $next->after(new Move(MoveKind::Off, said: ['kind' => 'own-2', 'orientation' => 'step down']));
+        self::assertSame(['Collar', 'brass'], [$next->parts[1]->name, $next->parts[1]->material->value]);
+        $free = Carburetors::shipped()->ledger([new Move(MoveKind::Begin, said: ['type' => 'free'], order: Order::of($ledger))]);
+        self::assertSame([3, []], [\count($free->stillOn()), $free->passages()]);
     }
 
     public function testSixtyPartsAreHeldAndALedgerHasAnEnd(): void
