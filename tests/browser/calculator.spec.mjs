@@ -138,6 +138,12 @@ test('a bad file names its line and is read in once mended', async ({ page }) =>
     await page.getByLabel('or the lines themselves').fill(kept.replace('5,high', '5,6.3'));
     await page.getByRole('button', { name: 'Read it in' }).click();
     await expect(verdict(page)).toContainText('Seals');
+
+    // One that pops and then falls by two thirds of a pound a minute.
+    await page.goto('/traces/needle');
+    await page.getByLabel('or the lines themselves').fill(['t [s],p [psi]', ...Array.from({ length: 700 }, (_, n) => `${n / 10},${n < 30 ? n * 0.25 : 6.3 - 0.0011 * (n - 30)}`)].join('\n'));
+    await page.getByRole('button', { name: 'Read it in' }).click();
+    await expect(verdict(page)).toContainText('Marginal');
 });
 
 test('the spec book is written, read in and looked up', async ({ page }) => {
