@@ -19,7 +19,7 @@ use AwakeShed\Core\Units\Volume;
 /** The arithmetic of the stages: the core's, on what was recorded at the steps. */
 final readonly class StageFigures
 {
-    public function __construct(private Work $work)
+    public function __construct(private Work $work, private ShopRepairs $repairs)
     {
     }
 
@@ -37,6 +37,7 @@ final readonly class StageFigures
         return match ($stage) {
             'locked' => $this->locked($case, $acts),
             'flush' => $this->flush($case, $acts),
+            'decide' => new StageSaying(given: ['repair' => $this->repairs->given()]),
             default => new StageSaying(),
         };
     }
@@ -78,9 +79,9 @@ final readonly class StageFigures
             return new StageSaying(oilUsed: $used);
         }
 
-        return new StageSaying(dilution: $dilution, plan: $plan, flushIn: [
+        return new StageSaying(dilution: $dilution, plan: $plan, given: ['flush-plan' => [
             'dilution' => (string) round(100 * $dilution->fraction, 1), 'mark_ml' => (string) $mark, 'left_share' => (string) (100 * self::LEFT), 'target' => (string) (100 * self::TARGET),
             'not_boiled_share' => (string) (100 * self::NOT_BOILED), 'at_least' => (string) FlushPlan::USUAL_CHANGES, 'minutes_each' => '30',
-        ], oilUsed: $used);
+        ]], oilUsed: $used);
     }
 }

@@ -13,13 +13,13 @@ use AwakeShed\Core\Units\Volume;
 /** What the figures of a stage come to, where they come to anything. */
 final readonly class StageSaying
 {
-    /** @param array<string, string> $flushIn what the calculator of the flush plan is told */
+    /** @param array<string, array<string, string>> $given what a calculator is told, by its name */
     public function __construct(
         public ?PullLog $pulls = null,
         public ?CylinderDrawing $cylinder = null,
         public ?Dilution $dilution = null,
         public ?FlushPlan $plan = null,
-        public array $flushIn = [],
+        public array $given = [],
         public ?Volume $oilUsed = null,
     ) {
     }

@@ -14,6 +14,7 @@ use AwakeShed\App\Show\Words;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\App\Work\ShopRepairs;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -144,6 +145,32 @@ final class WorkPagesTest extends ShedTestCase
         self::assertEqualsWithDelta([887.2, 900.0], array_map(static fn (Act $act): float => $act->figures['ml'], $this->record($job)->acts()), 0.1);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
         $this->assertSays('Oil drained: 30 fl oz');
+    }
+
+    public function testTheComparisonOfTheWaysBeginsWithTheShopsOwnPricesAndHistory(): void
+    {
+        $this->signIn();
+        foreach ([['clean'], ['clean', 'replace'], ['clean', 'clean']] as $ways) {
+            $job = $this->job();
+            foreach ($ways as $way) {
+                $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'decide.way', 'choice' => $way]);
+            }
+            $this->again($job)->handBack(new \DateTimeImmutable());
+            self::entities()->flush();
+        }
+        $open = $this->job();
+        $this->post('/jobs/'.$open->getId().'/acts', ['step' => 'decide.way', 'choice' => 'kit']);
+        $this->post('/jobs/'.$open->getId().'/bench/repair', ['wage_per_hour' => '72', 'machine_worth' => '90', 'kit_parts' => '14.5', 'clean_worked' => '99']);
+        self::assertResponseRedirects();
+        $given = self::service(ShopRepairs::class)->given();
+        self::assertSame(['2', '1', '1', '72', '14.5'], [$given['clean_worked'], $given['clean_failed'], $given['replace_worked'], $given['wage_per_hour'], $given['kit_parts']]);
+        self::assertArrayNotHasKey('kit_worked', $given, 'that one has not gone home yet');
+        self::assertArrayNotHasKey('machine_worth', $given, 'it is of that machine');
+        $page = $this->browser->request('GET', '/jobs/'.$open->getId().'/stages/decide');
+        $this->browser->click($page->filter('[data-step="decide.compare"]')->selectLink('Work it out')->link());
+        self::assertResponseIsSuccessful();
+        self::assertSelectorExists('input[name="wage_per_hour"][value="72"]');
+        self::assertSelectorExists('input[name="clean_worked"][value="2"]');
     }
 
     public function testTheTopForTheLashIsDrawnWhereItIsMeasured(): void
