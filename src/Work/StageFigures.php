@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Work;
 
 use AwakeShed\App\Show\CylinderDrawing;
+use AwakeShed\Core\Carburetor\JetBore;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Oil\Dilution;
@@ -12,6 +13,7 @@ use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
 use AwakeShed\Core\Units\Volume;
@@ -37,9 +39,28 @@ final readonly class StageFigures
         return match ($stage) {
             'locked' => $this->locked($case, $acts),
             'flush' => $this->flush($case, $acts),
+            'jet' => $this->jet($acts),
             'decide' => new StageSaying(given: ['repair' => $this->repairs->given()]),
             default => new StageSaying(),
         };
+    }
+
+    /** @param list<Act> $acts */
+    private function jet(array $acts): StageSaying
+    {
+        $bores = [];
+        foreach ($acts as $act) {
+            if (isset($act->figures['bore_mm'])) {
+                $bores[$act->step] = $act->figures['bore_mm'];
+            }
+        }
+        try {
+            return !isset($bores['jet.before'], $bores['jet.after']) ? new StageSaying()
+                : new StageSaying(jetFlow: JetBore::of(Length::millimetres($bores['jet.before']))->flowInto(JetBore::of(Length::millimetres($bores['jet.after']))));
+        } catch (Refusal) {
+            // Bounds of the step and of the jet are the same; what was recorded under older ones says nothing.
+            return new StageSaying();
+        }
     }
 
     /** @param list<Act> $acts */

@@ -21,6 +21,8 @@ final readonly class StageSaying
         public ?FlushPlan $plan = null,
         public array $given = [],
         public ?Volume $oilUsed = null,
+        /** Area, and so flow, after over before. */
+        public ?float $jetFlow = null,
     ) {
     }
 }

@@ -173,6 +173,23 @@ final class WorkPagesTest extends ShedTestCase
         self::assertSelectorExists('input[name="clean_worked"][value="2"]');
     }
 
+    public function testAJetThatWasOpenedSaysWhatItPassesNow(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $job->follow('jet_drilling', 'next_size_up');
+        self::entities()->flush();
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'jet.before', 'bore_mm' => '0.40']);
+        self::assertResponseStatusCodeSame(409, 'not before everything else is right');
+        $this->found($this->again($job), Finding::observed('bowl.inside', 'clean'), Finding::observed('jet.pilot', 'clear'), Finding::observed('jet.main', 'clear'), Finding::observed('intake.gasket', 'sound'), Finding::observed('needle.pressure', 'holds'));
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'jet.before', 'bore_mm' => '0.40']);
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'jet.after', 'bore_mm' => '0.0177 in']);
+        $this->browser->followRedirect();
+        // 0.0177 in are 0.4496 mm; 0.4496² over 0.40² is 1.26.
+        self::assertSelectorTextContains('[data-jet-flow]', 'It passes 1.26 times what it did.');
+        self::assertSelectorTextContains('.saved', 'Bore after: 0.45');
+    }
+
     public function testTheTopForTheLashIsDrawnWhereItIsMeasured(): void
     {
         $this->signIn();
