@@ -13,6 +13,9 @@ enum Stand: string
     /** A hold stands: nothing may turn, or start, before it is cured. */
     case Stopped = 'stopped';
     case AtGates = 'at_gates';
+
+    /** The carburetor is apart, or refitted and not checked: nothing else goes on before that. */
+    case Apart = 'apart';
     case AtFuel = 'at_fuel';
 
     /** Gates and fuel are done: on to spark, compression and the bypass. */

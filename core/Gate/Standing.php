@@ -15,7 +15,7 @@ use AwakeShed\Core\Fuel\OldFuelSchool;
 /** Where a job has got to, and the one thing it waits for. */
 final readonly class Standing
 {
-    /** @param string $waitsFor id of a hold, a look, or one of fuel.jar, fuel.look, fuel.away, engine.split */
+    /** @param string $waitsFor id of a hold, a look, or one of fuel.jar, fuel.look, fuel.away, engine.split, carburetor.on */
     private function __construct(public Stand $stand, public string $waitsFor)
     {
     }
@@ -32,6 +32,10 @@ final readonly class Standing
             if ([] !== $gate->missing) {
                 return new self(self::anythingSeen($case) ? Stand::AtGates : Stand::TakenIn, $gate->missing[0]);
             }
+        }
+
+        if ($case->isApart) {
+            return new self(Stand::Apart, 'carburetor.on');
         }
 
         return self::atFuel($case->jars[JarSample::Tank->value] ?? null, self::schoolOf($case));

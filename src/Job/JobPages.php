@@ -5,17 +5,13 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Evidence\Record;
-use AwakeShed\App\Show\LineDrawing;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Gate\Standing;
-use AwakeShed\Core\Line\Element;
-use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Oil\OilVerdict;
-use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** Works out what the pages of a job show. */
 final readonly class JobPages
@@ -27,9 +23,8 @@ final readonly class JobPages
         private Vocabulary $vocabulary,
         private Gatekeeper $gatekeeper,
         private GateWalk $walk,
-        private Line $line,
         private Assessor $assessor,
-        private UrlGeneratorInterface $addresses,
+        private Lines $lines,
     ) {
     }
 
@@ -43,7 +38,7 @@ final readonly class JobPages
             $record->job,
             $record,
             $case,
-            LineDrawing::of($this->line->of($case, $assessment->faults), fn (Element $element): string => $this->addresses->generate('room', ['job' => $record->job->getId(), 'room' => $element->value])),
+            $this->lines->of($record->job, $case, $assessment->faults),
             $assessment,
             $this->walk->of($case),
             ShutActs::by($this->gatekeeper->closed($case, self::ACTS)),

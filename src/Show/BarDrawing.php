@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Show;
 
+use AwakeShed\Core\Oil\FlushPlan;
+
 /** Bars over a common scale from zero, with a limit across them and whiskers where the truth may lie. */
 final readonly class BarDrawing implements Drawing
 {
@@ -38,6 +40,16 @@ final readonly class BarDrawing implements Drawing
         $most = max(array_map(static fn (Bar $bar): float => max($bar->amount, $bar->most ?? 0.0), $bars));
 
         return new self($title, $bars, $shown, max(1e-9, 1.1 * max($most, $limit ?? 0.0)), $limit);
+    }
+
+    /** What is left of the gasoline after each change of the oil, with the share it is to come under. */
+    public static function ofDilution(FlushPlan $plan, float $target): self
+    {
+        return self::of('dilution_after_each', array_map(
+            static fn (int $change, float $share): Bar => new Bar(0 === $change ? 'before' : (string) $change, $share, Figures::share($share)),
+            array_keys($plan->dilution),
+            $plan->dilution,
+        ), $target, Figures::share($target));
     }
 
     public function template(): string

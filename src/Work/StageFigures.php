@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Work;
 
+use AwakeShed\App\Show\BarDrawing;
 use AwakeShed\App\Show\CylinderDrawing;
+use AwakeShed\App\Show\JarDrawing;
 use AwakeShed\Core\Carburetor\JetBore;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Refusal;
@@ -37,12 +40,20 @@ final readonly class StageFigures
     public function of(string $stage, CaseFile $case, array $acts): StageSaying
     {
         return match ($stage) {
+            'fuel' => $this->fuel($case),
             'locked' => $this->locked($case, $acts),
             'flush' => $this->flush($case, $acts),
             'jet' => $this->jet($acts),
             'decide' => new StageSaying(given: ['repair' => $this->repairs->given()]),
             default => new StageSaying(),
         };
+    }
+
+    private function fuel(CaseFile $case): StageSaying
+    {
+        $jar = $case->jars[JarSample::Tank->value] ?? null;
+
+        return new StageSaying(jar: null === $jar?->layers ? null : JarDrawing::of($jar->layers, $jar->look));
     }
 
     /** @param list<Act> $acts */
@@ -103,6 +114,6 @@ final readonly class StageFigures
         return new StageSaying(dilution: $dilution, plan: $plan, given: ['flush-plan' => [
             'dilution' => (string) round(100 * $dilution->fraction, 1), 'mark_ml' => (string) $mark, 'left_share' => (string) (100 * self::LEFT), 'target' => (string) (100 * self::TARGET),
             'not_boiled_share' => (string) (100 * self::NOT_BOILED), 'at_least' => (string) FlushPlan::USUAL_CHANGES, 'minutes_each' => '30',
-        ]], oilUsed: $used);
+        ]], oilUsed: $used, dilutions: BarDrawing::ofDilution($plan, self::TARGET));
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Work;
 
+use AwakeShed\App\Show\BarDrawing;
 use AwakeShed\App\Show\CylinderDrawing;
+use AwakeShed\App\Show\JarDrawing;
 use AwakeShed\Core\Cylinder\PullLog;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\FlushPlan;
@@ -21,6 +23,8 @@ final readonly class StageSaying
         public ?FlushPlan $plan = null,
         public array $given = [],
         public ?Volume $oilUsed = null,
+        public ?BarDrawing $dilutions = null,
+        public ?JarDrawing $jar = null,
         /** Area, and so flow, after over before. */
         public ?float $jetFlow = null,
     ) {

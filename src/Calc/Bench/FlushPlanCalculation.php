@@ -11,9 +11,7 @@ use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Bar;
 use AwakeShed\App\Show\BarDrawing;
-use AwakeShed\App\Show\Figures;
 use AwakeShed\App\Show\Measure;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Units\Count;
@@ -84,11 +82,7 @@ final class FlushPlanCalculation implements Calculation
                 Figure::share('left_share_used', $left),
                 Figure::yesNo('more_than_habit', $isMore),
             ],
-            drawing: BarDrawing::of('dilution_after_each', array_map(
-                static fn (int $change, float $share): Bar => new Bar(0 === $change ? 'before' : (string) $change, $share, Figures::share($share)),
-                array_keys($plan->dilution),
-                $plan->dilution,
-            ), $target, Figures::share($target)),
+            drawing: BarDrawing::ofDilution($plan, $target),
         );
     }
 }

@@ -78,6 +78,7 @@ final class WorkPagesTest extends ShedTestCase
         self::assertResponseRedirects();
         $this->browser->followRedirect();
         self::assertSelectorTextContains('[data-dilution]', 'About 39 % of it is gasoline. 2 changes bring it under two.');
+        self::assertStringContainsString('before 38.9 %, 1 5.8 %', (string) $this->browser->getCrawler()->filter('.bars-drawing')->attr('aria-label'), 'and are drawn, change by change');
         self::assertSelectorTextContains('.saved', 'Oil drained: 900 mL');
         self::assertSelectorExists('#act-flush-fill_1');
         self::assertSame(900.0, self::service(WasteRepository::class)->totals()['oil_gasoline']->inMillilitres());
@@ -188,6 +189,13 @@ final class WorkPagesTest extends ShedTestCase
         // 0.0177 in are 0.4496 mm; 0.4496² over 0.40² is 1.26.
         self::assertSelectorTextContains('[data-jet-flow]', 'It passes 1.26 times what it did.');
         self::assertSelectorTextContains('.saved', 'Bore after: 0.45');
+    }
+
+    public function testTheFuelPathIsShownAsTheLineItWalks(): void
+    {
+        $this->signIn();
+        $page = $this->browser->request('GET', '/jobs/'.$this->job()->getId().'/stages/path');
+        self::assertCount(14, $page->filter('.line-drawing a'));
     }
 
     public function testTheTopForTheLashIsDrawnWhereItIsMeasured(): void

@@ -37,6 +37,8 @@ final class StandingTest extends TestCase
         $sound = ['layers' => ['height_mm' => 100, 'total_ml' => 90, 'lower_ml' => 0], 'look' => ['clarity' => 'clear', 'smell' => 'fresh'], 'age' => ['months' => 2]];
         self::assertStands(Stand::Ready, 'engine.split', self::withJar($case, $sound));
         self::assertStands(Stand::Ready, 'fuel.away', self::withJar($case, ['look' => ['smell' => 'varnish']]));
+        self::assertStands(Stand::Apart, 'carburetor.on', new CaseFile($case->machine, $case->events, isApart: true));
+        self::assertStands(Stand::Stopped, 'hold.gas_in_oil', new CaseFile($case->machine, [...$case->events, Finding::observed('look.oil_smell', 'gas')], isApart: true));
         self::assertStands(Stand::Stopped, 'hold.gas_in_oil', self::withJar($case->with(Finding::observed('look.oil_smell', 'gas')), $sound));
     }
 
