@@ -41,7 +41,7 @@ final class StripController extends AbstractController
 {
     private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check'];
 
-    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors)
+    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors, private readonly Vocabulary $vocabulary)
     {
     }
 
@@ -58,6 +58,7 @@ final class StripController extends AbstractController
             'types' => array_keys($this->carburetors->types),
             'own' => $ledger->isOpen ? [] : $entities->getRepository(OwnOrder::class)->findBy([], ['name' => 'ASC']),
             'chosen' => $ledger->parts[$place] ?? null,
+            'renews' => 'renew_both' === $this->schoolOf($record, 'needle_seat'),
             'next' => array_values(array_filter($next, static fn ($kind): bool => $kind->id === $asked))[0] ?? $next[0] ?? null,
             'sizes' => null === $ledger->type ? [] : $sizes->of($ledger->type->id),
             'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === 'place-'.$place)),
@@ -85,12 +86,11 @@ final class StripController extends AbstractController
     }
 
     #[Route('/cleaning', name: 'carburetor_cleaning', methods: ['GET'])]
-    public function cleaning(Job $job, Vocabulary $vocabulary, Bath $bath): Response
+    public function cleaning(Job $job, Bath $bath): Response
     {
         $record = $this->recorder->open($job);
-        $isAirUsed = 'with_parts_held' === ($record->case()->schools['compressed_air'] ?? $vocabulary->schools['compressed_air'][0]);
 
-        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => $isAirUsed, 'others' => $bath->others($job)]);
+        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => 'with_parts_held' === $this->schoolOf($record, 'compressed_air'), 'others' => $bath->others($job)]);
     }
 
     #[Route('/check', name: 'carburetor_check', methods: ['GET'])]
@@ -170,6 +170,12 @@ final class StripController extends AbstractController
             'map' => $this->redirectToRoute('carburetor_map', ['job' => $job->getId()] + ('' === $port ? [] : ['port' => $port]), Response::HTTP_SEE_OTHER),
             default => $this->redirectToRoute('carburetor', ['job' => $job->getId()] + (null === $place ? [] : ['place' => $place]), Response::HTTP_SEE_OTHER),
         };
+    }
+
+    /** The school the job follows on a question, or the default. */
+    private function schoolOf(Record $record, string $question): string
+    {
+        return $record->case()->schools[$question] ?? $this->vocabulary->schools[$question][0];
     }
 
     /** @param array<string, mixed> $shown */

@@ -45,11 +45,16 @@ test('a carburetor of each type comes off and goes back; a forgotten spring keep
     for (const [label, type] of Object.entries(types)) {
         const isTwoStroke = type === 'diaphragm';
         job = await takeIn(page, { kind: isTwoStroke ? 'Two-stroke hand tool' : 'Mower', label: `Strip test ${type}` });
-        await strip(page, job, label, type === 'bowl_brass' ? 4 : 3);
+        // One of them to the last part, the others as far as every kind of step is made.
+        const parts = { bowl_nut: 21, bowl_brass: 4 }[type] ?? 3;
+        await strip(page, job, label, parts);
+        if (type === 'bowl_nut') {
+            await expect(page.locator('[data-next]')).toContainText('Everything of this type is written down');
+        }
         await page.goto(`${job}/carburetor/map`);
         await expect(page.locator('.section-drawing')).toHaveAttribute('aria-label', /not tried/);
         if (type !== 'bowl_brass') {
-            await refit(page, job, 3);
+            await refit(page, job, parts);
         }
     }
 

@@ -186,6 +186,23 @@ final class StripPagesTest extends ShedTestCase
         self::assertSame(['Jet holder'], array_map(static fn ($kind): string => $kind->name, $this->record($this->again($second))->ledger()->stillOn()));
     }
 
+    public function testTheSchoolOfTheNeedleIsSaidAtTheNeedleAndOnlyThere(): void
+    {
+        $this->signIn();
+        $job = $this->begun('bowl_brass');
+        $this->move($job, ['what' => 'off', 'kind' => 'needle']);
+        $this->move($job, ['what' => 'off', 'kind' => 'float']);
+        $says = function (int $place) use ($job): bool {
+            $this->browser->request('GET', '/jobs/'.$job->getId().'/carburetor?place='.$place);
+
+            return str_contains((string) $this->browser->getResponse()->getContent(), 'needle and seat are both renewed');
+        };
+        self::assertSame([true, false], [$says(1), $says(2)]);
+        $this->again($job)->follow('needle_seat', 'reuse_if_holds');
+        self::entities()->flush();
+        self::assertFalse($says(1));
+    }
+
     public function testPartsOfOtherBenchesAreNamedForTheSameBath(): void
     {
         $this->signIn();
