@@ -84,6 +84,12 @@ final readonly class CaseFile
         return false;
     }
 
+    /** Whether the finding of a test that stands came after so many events. */
+    public function isFoundAfter(string $test, int $events): bool
+    {
+        return ($this->lastFound[$test] ?? -1) >= $events;
+    }
+
     public function wasPutRight(string $fault): bool
     {
         return isset($this->lastCured[$fault]);

@@ -10,9 +10,15 @@ final readonly class Act
     /**
      * @param array<string, float> $figures by the step's field, in the unit its name carries
      * @param string|null          $choice  one of the step's choices
+     * @param int                  $after   how many findings and cures of the case came before it
      */
-    public function __construct(public string $step, public array $figures = [], public ?string $choice = null)
+    public function __construct(public string $step, public array $figures = [], public ?string $choice = null, public int $after = 0)
     {
+    }
+
+    public function doneAfter(int $events): self
+    {
+        return new self($this->step, $this->figures, $this->choice, $events);
     }
 
     /** @return array{step: string, figures: array<string, float>, choice: string|null} */

@@ -169,7 +169,7 @@ final readonly class Work
     }
 
     /**
-     * A look that is made once more is done when what comes before it is, and what stands holds nothing closed.
+     * A look that is made once more is done when what comes before it is, and what was found since holds nothing closed.
      *
      * @param list<Act> $acts
      */
@@ -180,7 +180,10 @@ final readonly class Work
             return false;
         }
         foreach ($step->after as $rule) {
-            if (!$this->isDone($this->step($rule['step']), $case, $acts)) {
+            $done = self::actsOf($rule['step'], $acts);
+            // A look from before what it is to judge does not judge it.
+            $isOlder = [] !== $done && !$case->isFoundAfter($step->test ?? '', $done[\count($done) - 1]->after);
+            if ($isOlder || !$this->isDone($this->step($rule['step']), $case, $acts)) {
                 return false;
             }
         }

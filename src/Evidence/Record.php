@@ -44,7 +44,17 @@ final class Record
     /** @return list<Act> what was done, in order */
     public function acts(): array
     {
-        return array_values(array_filter(array_map(static fn (PastEntry $entry): ?Act => $entry->act(), $this->counting())));
+        $acts = [];
+        $events = 0;
+        foreach ($this->counting() as $entry) {
+            $act = $entry->act();
+            if (null !== $act) {
+                $acts[] = $act->doneAfter($events);
+            }
+            $events += \count($entry->events());
+        }
+
+        return $acts;
     }
 
     /** The carburetor bench of this job as it stands. */

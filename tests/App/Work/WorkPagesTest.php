@@ -191,6 +191,21 @@ final class WorkPagesTest extends ShedTestCase
         self::assertSelectorTextContains('.saved', 'Bore after: 0.45');
     }
 
+    public function testTheNeedleIsTestedAgainAfterItIsFitted(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->found($job, Finding::observed('needle.pressure', 'holds'));
+        foreach (['needle.way_round' => 'not_replaceable', 'needle.bore' => 'not_replaceable', 'needle.fitted' => 'reused'] as $step => $choice) {
+            $this->post('/jobs/'.$job->getId().'/acts', ['step' => $step, 'choice' => $choice]);
+        }
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/needle');
+        self::assertSelectorExists('[data-step="needle.again"].is-open');
+        $this->found($this->again($job), Finding::observed('needle.pressure', 'holds'));
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/needle');
+        self::assertSelectorExists('[data-step="needle.again"].is-done');
+    }
+
     public function testTheFuelPathIsShownAsTheLineItWalks(): void
     {
         $this->signIn();

@@ -231,6 +231,9 @@ final class WorkTest extends TestCase
         self::assertFalse(self::state(self::case(['needle.pressure' => 'leaks']), $acts, 'needle.again')->isDone);
         self::assertTrue(self::state(self::case(['needle.pressure' => 'holds']), $acts, 'needle.again')->isDone);
         self::assertFalse(self::state(self::case(['needle.pressure' => 'holds']), [], 'needle.again')->isDone, 'nothing is fitted yet');
+        $fitted = [...\array_slice($acts, 0, 2), new Act('needle.fitted', choice: 'reused', after: 1)];
+        self::assertFalse(self::state(self::case(['needle.pressure' => 'holds']), $fitted, 'needle.again')->isDone, 'it held before it was fitted; that says nothing of now');
+        self::assertTrue(self::state(self::case(['needle.pressure' => 'holds'])->with(Finding::observed('needle.pressure', 'holds')), $fitted, 'needle.again')->isDone);
     }
 
     /** @param array<string, string> $findings */
