@@ -18,6 +18,12 @@ final readonly class RequestKey
         return new self(Uuid::v7()->toRfc4122());
     }
 
+    /** The key of one of several changes that one form intends: sent again, each is known by itself. */
+    public function of(string $part): self
+    {
+        return new self(Uuid::v5(Uuid::fromString($this->value), $part)->toRfc4122());
+    }
+
     /** Text that is no key was never offered by a form of ours; such a request simply cannot be told from its repeat. */
     public static function parse(string $text): self
     {

@@ -16,8 +16,6 @@ use AwakeShed\App\Once\Once;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Show\SectionDrawing;
-use AwakeShed\App\Wait\Wait;
-use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Strip\Carburetors;
@@ -90,7 +88,7 @@ final class StripController extends AbstractController
     {
         $record = $this->recorder->open($job);
 
-        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => 'with_parts_held' === $this->schoolOf($record, 'compressed_air'), 'others' => $bath->others($job)]);
+        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => 'with_parts_held' === $this->schoolOf($record, 'compressed_air'), 'batch' => $bath->waiting()]);
     }
 
     #[Route('/check', name: 'carburetor_check', methods: ['GET'])]
@@ -128,9 +126,22 @@ final class StripController extends AbstractController
         return $this->redirectToRoute('carburetor', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
     }
 
+    /** Parts of several jobs into one bath. */
+    #[Route('/bath', name: 'carburetor_bath', methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD)]
+    public function bathe(Job $job, Request $request, Taps $taps, Bath $bath, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $codes = array_values(array_filter($request->getPayload()->all('parts'), is_string(...)));
+        $in = $bath->put($codes, $member, $key);
+        $this->addFlash('said', 0 === $in ? 'Nothing of that waits for the bath.' : 'In the bath; the timer runs.');
+
+        return $this->redirectToRoute('carburetor_cleaning', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+    }
+
     #[Route('', name: 'carburetor_move', methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function move(Job $job, Request $request, Taps $taps, Sizes $sizes, EntityManagerInterface $entities, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    public function move(Job $job, Request $request, Taps $taps, Sizes $sizes, Bath $bath, EntityManagerInterface $entities, #[CurrentUser] Member $member): Response
     {
         $key = $taps->check($request);
         $kind = MoveKind::tryFrom($taps->text($request, 'what')) ?? throw $this->createNotFoundException('Nothing of that kind is done here.');
@@ -152,10 +163,9 @@ final class StripController extends AbstractController
                 $key,
                 static fn (Ledger $ledger): Move => new Move($kind, MoveKind::Off === $kind ? $ledger->nextPlace() : $place, $said, $own?->order()),
                 static fn (Ledger $after): array => null !== $check?->test ? [Finding::observed($check->test, $outcome)] : array_values(array_filter([$after->finding($said['passage'] ?? '')])),
-                function (Entry $entry, Move $move) use ($job, $member, $entities, $clock): void {
-                    $minutes = MoveKind::Clean === $move->kind ? $this->carburetors->cleaning->minutes(Method::from($move->said['method'] ?? '')) : null;
-                    if (null !== $minutes) {
-                        $entities->persist(new Wait($job, WaitKind::Bath, $member, $clock->now(), $clock->now()->modify("+$minutes minutes"), $entry));
+                static function (Entry $entry, Move $move) use ($job, $member, $bath): void {
+                    if (MoveKind::Clean === $move->kind) {
+                        $bath->time($job, $member, Method::from($move->said['method'] ?? ''), $entry);
                     }
                 },
             );

@@ -16,7 +16,9 @@ use AwakeShed\Core\Strip\Carburetors;
 use AwakeShed\Core\Strip\Ledger;
 use AwakeShed\Core\Strip\Move;
 use AwakeShed\Core\Strip\MoveKind;
+use AwakeShed\Core\Strip\Part;
 use AwakeShed\Tests\App\ShedTestCase;
+use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\Translation\TranslatorBagInterface;
 
 final class StripPagesTest extends ShedTestCase
@@ -203,20 +205,32 @@ final class StripPagesTest extends ShedTestCase
         self::assertFalse($says(1));
     }
 
-    public function testPartsOfOtherBenchesAreNamedForTheSameBath(): void
+    public function testPartsOfSeveralBenchesGoIntoOneBath(): void
     {
         $this->signIn();
-        $other = $this->begun('bowl_brass');
-        $this->move($other, ['what' => 'off', 'kind' => 'main_jet']);
-        $this->move($other, ['what' => 'condition', 'place' => '1', 'condition' => 'film']);
-        $this->move($other, ['what' => 'off', 'kind' => 'bowl_gasket']);
-        $this->move($other, ['what' => 'keep', 'place' => '2', 'keep' => 'clean']);
-        $mine = $this->begun('bowl_nut');
-        $this->browser->request('GET', '/jobs/'.$mine->getId().'/carburetor/cleaning');
-        $this->assertSays('main jet ('.$other->getId().'-1)');
-        self::assertStringNotContainsString('bowl gasket', (string) $this->browser->getResponse()->getContent(), 'rubber is not bathed');
-        $this->move($other, ['what' => 'clean', 'place' => '1', 'method' => 'ultrasonic']);
-        $this->browser->request('GET', '/jobs/'.$mine->getId().'/carburetor/cleaning');
+        $jobs = [];
+        foreach (['bowl_brass' => ['main_jet', 'bowl_gasket', 'pilot_jet'], 'bowl_nut' => ['bowl_nut']] as $type => $kinds) {
+            $jobs[] = $job = $this->begun($type);
+            foreach ($kinds as $place => $kind) {
+                $this->move($job, ['what' => 'off', 'kind' => $kind]);
+                $this->move($job, ['what' => 'keep', 'place' => (string) ($place + 1), 'keep' => 'clean']);
+            }
+        }
+        [$other, $mine] = $jobs;
+        $address = '/jobs/'.$mine->getId().'/carburetor';
+        $page = $this->browser->request('GET', $address.'/cleaning');
+        $codes = $page->filter('#batch ~ form input[type="checkbox"]')->each(static fn (Crawler $box): string => (string) $box->attr('value'));
+        self::assertEqualsCanonicalizing([$other->getId().'-1', $other->getId().'-3', $mine->getId().'-1'], $codes, 'rubber is not bathed');
+        $key = RequestKey::fresh()->value;
+        foreach ([1, 2] as $tap) {
+            $this->post($address.'/bath', ['parts' => [...$codes, $other->getId().'-2', '999-1', 'no-code']], $key);
+            self::assertResponseRedirects($address.'/cleaning', null, "tap $tap");
+        }
+        foreach ([[$other, [1 => ['ultrasonic'], 2 => [], 3 => ['ultrasonic']]], [$mine, [1 => ['ultrasonic']]]] as [$job, $cleaned]) {
+            self::assertSame($cleaned, array_map(static fn (Part $part): array => $part->cleaned, $this->record($this->again($job))->ledger()->parts));
+            self::assertCount(1, self::service(WaitRepository::class)->ofJob($this->again($job)), 'one timer for the parts of one job');
+        }
+        $this->browser->request('GET', $address.'/cleaning');
         self::assertSelectorNotExists('#batch');
     }
 
