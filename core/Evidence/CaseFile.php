@@ -56,15 +56,18 @@ final readonly class CaseFile
     }
 
     /**
-     * Whether any of these was ever found, whatever stands now.
+     * Whether any of these was ever found, whatever stands now: a cylinder that was full was full, whatever is found
+     * after it was cleared.
      *
-     * @param list<string> $outcomes
+     * @param array<string, list<string>> $whenAny outcomes by test
      */
-    public function everSaid(string $test, array $outcomes): bool
+    public function everSaid(array $whenAny): bool
     {
-        foreach ($outcomes as $outcome) {
-            if (isset($this->everSaid[$test][$outcome])) {
-                return true;
+        foreach ($whenAny as $test => $outcomes) {
+            foreach ($outcomes as $outcome) {
+                if (isset($this->everSaid[$test][$outcome])) {
+                    return true;
+                }
             }
         }
 

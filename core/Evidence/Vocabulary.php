@@ -121,6 +121,18 @@ final readonly class Vocabulary
         }
     }
 
+    /**
+     * The school of every question: the one chosen, else the default.
+     *
+     * @param array<string, string> $chosen question => school
+     *
+     * @return array<string, string>
+     */
+    public function followed(array $chosen): array
+    {
+        return $chosen + array_map(static fn (array $schools): string => $schools[0], $this->schools);
+    }
+
     /** Whether the machine can have what the test looks at; what it cannot have counts as passed. */
     public function applies(string $test, MachineFacts $machine): bool
     {

@@ -144,7 +144,8 @@ final readonly class Gatekeeper
         if ([] === $hold->untilPutRightAny) {
             return $this->latestSets($hold, $case) ? HoldState::Set : HoldState::Clear;
         }
-        if (!self::wasEverSet($hold, $case)) {
+        // Most holds were never set, and a record may be long.
+        if (!$case->everSaid($hold->whenAny)) {
             return HoldState::Clear;
         }
         $state = HoldState::Clear;
@@ -157,18 +158,6 @@ final readonly class Gatekeeper
         }
 
         return HoldState::CuredNotSeen === $state && [] === $this->toBeSeenAgain($hold, $case) ? HoldState::Clear : $state;
-    }
-
-    /** Most holds were not, and a record may be long. */
-    private static function wasEverSet(HoldDefinition $hold, CaseFile $case): bool
-    {
-        foreach ($hold->whenAny as $test => $outcomes) {
-            if ($case->everSaid($test, $outcomes)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function latestSets(HoldDefinition $hold, CaseFile $case): bool

@@ -26,7 +26,7 @@ final readonly class Closing
     public static function hindrance(CaseFile $case, array $acts): ?string
     {
         $isNeedleRight = $case->wasPutRight('carb.needle_leaks') || true === $case->standing('needle.pressure')?->saysAnyOf(['holds']);
-        if ($isNeedleRight || !Step::stands(self::LIQUID, $case)) {
+        if ($isNeedleRight || !$case->everSaid(self::LIQUID)) {
             return null;
         }
         $causes = array_column(array_filter($acts, static fn (Act $act): bool => Work::CAUSE === $act->step), 'choice');

@@ -60,20 +60,7 @@ final readonly class Step
             }
         }
 
-        return null === $this->when || self::stands($this->when, $case);
-    }
-
-    /** @param When $when */
-    public static function stands(array $when, CaseFile $case): bool
-    {
-        foreach ($when as $test => $outcomes) {
-            // Also what stood once: a cylinder that was full was full, whatever is found after it was cleared.
-            if ($case->everSaid($test, $outcomes)) {
-                return true;
-            }
-        }
-
-        return false;
+        return null === $this->when || $case->everSaid($this->when);
     }
 
     /** The test whose gates it must pass; null for none. */

@@ -87,7 +87,7 @@ final readonly class Work
      */
     public function of(CaseFile $case, array $acts): array
     {
-        $schools = $case->schools + array_map(static fn (array $schools): string => $schools[0], $this->vocabulary->schools);
+        $schools = $this->vocabulary->followed($case->schools);
 
         $gated = [];
         foreach ($this->stages as $stage) {
@@ -103,7 +103,7 @@ final readonly class Work
                 }
             }
 
-            return new StageState($stage, null === $stage->when || Step::stands($stage->when, $case), $steps);
+            return new StageState($stage, null === $stage->when || $case->everSaid($stage->when), $steps);
         }, $this->stages);
     }
 
@@ -124,7 +124,7 @@ final readonly class Work
         $done = self::actsOf($step->id, $acts);
         $first = [];
         foreach ($step->after as $rule) {
-            if ((!isset($rule['when']) || Step::stands($rule['when'], $case)) && !$this->isDone($this->step($rule['step']), $case, $acts)) {
+            if ((!isset($rule['when']) || $case->everSaid($rule['when'])) && !$this->isDone($this->step($rule['step']), $case, $acts)) {
                 $first[] = $rule['step'];
             }
         }

@@ -66,8 +66,8 @@ final readonly class Ledger
         return match ($move->kind) {
             MoveKind::Off => $this->withPart($this->takenOff($move)),
             MoveKind::Note => $this->withPart($this->noted($this->at($move), $move->said)),
-            MoveKind::Condition => $this->withPart($this->at($move)->inCondition(Condition::tryFrom($move->said['condition'] ?? '') ?? throw ImpossibleMove::noSuch('condition', $move->said['condition'] ?? ''))),
-            MoveKind::Keep => $this->withPart($this->at($move)->kept(Keep::tryFrom($move->said['keep'] ?? '') ?? throw ImpossibleMove::noSuch('fate', $move->said['keep'] ?? ''))),
+            MoveKind::Condition => $this->withPart($this->at($move)->inCondition(self::word($move, 'condition', Condition::class))),
+            MoveKind::Keep => $this->withPart($this->at($move)->kept(self::word($move, 'keep', Keep::class))),
             MoveKind::Clean => $this->withPart($this->cleaned($move)),
             MoveKind::On => $this->withPart($this->putOn($this->at($move))),
             MoveKind::Through, MoveKind::Blocked, MoveKind::Holes => $this->tried($move),
@@ -101,12 +101,6 @@ final readonly class Ledger
         return array_values(array_filter(array_reverse($this->parts), static fn (Part $part): bool => $part->isStack));
     }
 
-    /** @return list<Part> that are to be renewed */
-    public function toRenew(): array
-    {
-        return array_values(array_filter($this->parts, static fn (Part $part): bool => Keep::Renew === $part->fate()));
-    }
-
     /** @return list<CoverCheck> not passed since a part was last moved */
     public function checksLeft(): array
     {
@@ -131,6 +125,12 @@ final readonly class Ledger
     public function passages(): array
     {
         return array_map(fn (Passage $passage): PassageState => $this->passage($passage->id) ?? throw new \LogicException('A type has its own passages.'), $this->type->passages ?? []);
+    }
+
+    /** @return list<PassageState> tried, and not proved clear */
+    public function notClear(): array
+    {
+        return array_values(array_filter($this->passages(), static fn (PassageState $state): bool => !$state->isProved() && 'untried' !== $state->word()));
     }
 
     /** What the passages of a test come to, in the vocabulary's words; null while nothing is settled. */
@@ -189,7 +189,7 @@ final readonly class Ledger
         if (null === $kind && ('' === $name || mb_strlen($name) > self::LONGEST)) {
             throw ImpossibleMove::nameless();
         }
-        $material = $kind->material ?? Material::tryFrom($move->said['material'] ?? '') ?? throw ImpossibleMove::noSuch('material', $move->said['material'] ?? '');
+        $material = $kind->material ?? self::word($move, 'material', Material::class);
         $notes = array_filter(array_intersect_key($move->said, array_flip(self::NOTES)), static fn (string $note): bool => '' !== $note);
         if (\in_array('hole', $kind->asks ?? [], true) && !isset($notes['hole'])) {
             throw ImpossibleMove::unknownHole($kindId);
@@ -219,7 +219,7 @@ final readonly class Ledger
     private function cleaned(Move $move): Part
     {
         $part = $this->at($move);
-        $method = Method::tryFrom($move->said['method'] ?? '') ?? throw ImpossibleMove::noSuch('method', $move->said['method'] ?? '');
+        $method = self::word($move, 'method', Method::class);
         $this->carburetors->cleaning->demand($part->material, $method);
 
         return $part->cleanedBy($method);
@@ -309,6 +309,22 @@ final readonly class Ledger
     private function with(?array $parts = null, ?array $tried = null, ?array $checked = null): self
     {
         return new self($this->carburetors, $this->isOpen, $this->type, $parts ?? $this->parts, $tried ?? $this->tried, $checked ?? $this->checked, $this->wasClosed);
+    }
+
+    /**
+     * @template W of \BackedEnum
+     *
+     * @param class-string<W> $words
+     *
+     * @return W
+     *
+     * @throws ImpossibleMove when what was said in that field is none of the words
+     */
+    private static function word(Move $move, string $field, string $words): \BackedEnum
+    {
+        $said = $move->said[$field] ?? '';
+
+        return $words::tryFrom($said) ?? throw ImpossibleMove::noSuch($field, $said);
     }
 
     /**

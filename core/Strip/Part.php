@@ -55,11 +55,6 @@ final readonly class Part
         return $this->changed(isOn: true);
     }
 
-    public function off(): self
-    {
-        return $this->changed(isOn: false);
-    }
-
     public function cleanedBy(Method $method): self
     {
         return $this->changed(cleaned: [...$this->cleaned, $method->value]);

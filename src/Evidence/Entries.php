@@ -32,6 +32,9 @@ final readonly class Entries
         WHERE entry.job_id = ? ORDER BY entry.id, finding.id
         SQL;
 
+    /** Of what others recorded; the page is opened for the rest. */
+    private const MOST_NEWS = 5;
+
     public function __construct(private Connection $connection, private JobRepository $jobs, private Carburetors $carburetors)
     {
     }
@@ -77,10 +80,10 @@ final readonly class Entries
     }
 
     /** @return list<PastEntry> of a job, by others than this person, after the entry with that number; a few, oldest first */
-    public function ofOthersSince(Job $job, int $since, Member $member, int $most = 5): array
+    public function ofOthersSince(Job $job, int $since, Member $member): array
     {
         // Asked every few seconds and seldom answered: the whole record is read only then.
-        $news = $this->connection->fetchFirstColumn('SELECT id FROM entry WHERE job_id = ? AND id > ? AND by_id <> ? ORDER BY id LIMIT '.$most, [$job->getId(), $since, $member->getId()]);
+        $news = $this->connection->fetchFirstColumn('SELECT id FROM entry WHERE job_id = ? AND id > ? AND by_id <> ? ORDER BY id LIMIT '.self::MOST_NEWS, [$job->getId(), $since, $member->getId()]);
         $record = [] === $news ? null : $this->ofJob($job);
 
         return null === $record ? [] : array_values(array_filter($record->entries, static fn (PastEntry $entry): bool => \in_array($entry->id, $news, true)));

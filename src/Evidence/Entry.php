@@ -167,9 +167,4 @@ class Entry
 
         return $this;
     }
-
-    public function getId(): int
-    {
-        return $this->id ?? throw new \LogicException('An entry has its number once it is saved.');
-    }
 }

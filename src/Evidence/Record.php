@@ -20,6 +20,8 @@ final class Record
     /** @var array<string, PastEntry>|null test => the entry whose finding stands; worked out when first asked for */
     private ?array $standing = null;
 
+    private ?CaseFile $case = null;
+
     private ?Ledger $ledger = null;
 
     /** @param list<PastEntry> $entries oldest first */
@@ -38,7 +40,7 @@ final class Record
 
     public function case(): CaseFile
     {
-        return $this->caseOf($this->counting());
+        return $this->case ??= $this->caseOf($this->counting());
     }
 
     /** @return list<Act> what was done, in order */

@@ -57,7 +57,7 @@ final class AmountType extends AbstractType
                     return match (true) {
                         null !== $most => $this->row($text, $measure, $possible, $most),
                         '' === $text => null,
-                        default => self::one($text, $this->quantities->unit($measure), $measure, $possible),
+                        default => $this->one($text, null, $measure, $possible),
                     };
                 } catch (Refusal $refusal) {
                     throw new TransformationFailedException($refusal->getMessage(), invalidMessage: $this->words->refusal($refusal));
@@ -102,11 +102,9 @@ final class AmountType extends AbstractType
     }
 
     /** @throws Refusal */
-    private static function one(string $text, Unit $meant, Measure $measure, ?Interval $possible): Quantity
+    private function one(string $text, ?Unit $meant, Measure $measure, ?Interval $possible): Quantity
     {
-        $quantity = $measure->quantity();
-        $typed = TypedAmount::parse($text, $meant, $quantity::units());
-        $value = $quantity::of($typed->amount, $typed->unit);
+        $value = $this->quantities->read($text, $measure, $measure->quantity(), $meant);
         $possible?->demand($value);
 
         return $value;
@@ -126,6 +124,6 @@ final class AmountType extends AbstractType
         }
         $meant = TypedAmount::parse($pieces[\count($pieces) - 1], $this->quantities->unit($measure), $measure->quantity()::units())->unit;
 
-        return array_map(static fn (string $piece): Quantity => self::one($piece, $meant, $measure, $possible), $pieces);
+        return array_map(fn (string $piece): Quantity => $this->one($piece, $meant, $measure, $possible), $pieces);
     }
 }

@@ -13,6 +13,7 @@ use AwakeShed\App\Once\Once;
 use AwakeShed\App\Show\Measure;
 use AwakeShed\App\Show\Quantities;
 use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Units\Volume;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -58,7 +59,7 @@ final class OilController extends AbstractController
             return $this->page($typed, 'An oil of that name is on the shelf already: add to it there.');
         }
         try {
-            $volume = $this->quantities->volume($typed['volume'], Measure::OilVolume);
+            $volume = $this->quantities->read($typed['volume'], Measure::OilVolume, Volume::class);
             $this->once->run($key, $member, function () use ($name, $volume, $member): null {
                 $this->shelf->bought(new Oil($name), $volume, $member);
 
@@ -79,7 +80,7 @@ final class OilController extends AbstractController
         $oil = $this->shelf->find($id) ?? throw $this->createNotFoundException('There is no such oil.');
         $typed = $this->taps->text($request, 'volume');
         try {
-            $volume = $this->quantities->volume($typed, Measure::OilVolume);
+            $volume = $this->quantities->read($typed, Measure::OilVolume, Volume::class);
             $this->once->run($key, $member, function () use ($oil, $how, $volume, $member): null {
                 'bought' === $how ? $this->shelf->bought($oil, $volume, $member) : $this->shelf->counted($oil, $volume, $member);
 

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace AwakeShed\App\Show;
 
 use AwakeShed\Core\Units\DecimalText;
-use AwakeShed\Core\Units\Length;
-use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\VolumeUnit;
 
-/** The figures of an act in the reader's units; the core keeps volumes in mL and bores in mm, and the rest are plain numbers. */
+/** The figures of an act in the reader's units; the core keeps them in the unit a field's name ends with, and the rest are plain numbers. */
 final readonly class ActFigures
 {
-    private const MEASURES = ['ml' => Measure::OilVolume, 'thrown_ml' => Measure::CylinderVolume, 'bore_mm' => Measure::Bore];
+    private const MEASURES = [
+        'ml' => [Measure::OilVolume, VolumeUnit::Millilitre],
+        'thrown_ml' => [Measure::CylinderVolume, VolumeUnit::Millilitre],
+        'bore_mm' => [Measure::Bore, LengthUnit::Millimetre],
+    ];
 
     public function __construct(private Quantities $quantities)
     {
@@ -20,21 +24,27 @@ final readonly class ActFigures
     /** The symbol typed numbers are meant in; null where they are a count or minutes. */
     public function unit(string $field): ?string
     {
-        return isset(self::MEASURES[$field]) ? $this->quantities->unit(self::MEASURES[$field])->symbol() : null;
+        return isset(self::MEASURES[$field]) ? $this->quantities->unit(self::MEASURES[$field][0])->symbol() : null;
     }
 
     public function show(string $field, float $value): string
     {
-        return isset(self::MEASURES[$field]) ? $this->quantities->show('bore_mm' === $field ? Length::millimetres($value) : Volume::millilitres($value), self::MEASURES[$field]) : $this->quantities->number($value, 2);
+        if (!isset(self::MEASURES[$field])) {
+            return $this->quantities->number($value, 2);
+        }
+        [$measure, $unit] = self::MEASURES[$field];
+
+        return $this->quantities->show($measure->quantity()::of($value, $unit), $measure);
     }
 
     /** @throws \AwakeShed\Core\Units\UnreadableAmount */
     public function read(string $field, string $typed): float
     {
-        return match (true) {
-            'bore_mm' === $field => $this->quantities->length($typed, self::MEASURES[$field])->inMillimetres(),
-            isset(self::MEASURES[$field]) => $this->quantities->volume($typed, self::MEASURES[$field])->inMillilitres(),
-            default => DecimalText::parse($typed),
-        };
+        if (!isset(self::MEASURES[$field])) {
+            return DecimalText::parse($typed);
+        }
+        [$measure, $unit] = self::MEASURES[$field];
+
+        return $this->quantities->read($typed, $measure, $measure->quantity())->in($unit);
     }
 }

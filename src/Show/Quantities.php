@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Show;
 
+use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
-use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\MoneyUnit;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\TypedAmount;
 use AwakeShed\Core\Units\Unit;
 use AwakeShed\Core\Units\UnreadableAmount;
-use AwakeShed\Core\Units\Volume;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
-/** Writes quantities in the reader's units, and reads the volumes and lengths of the small forms. */
+/** Writes quantities in the reader's units, and reads what they type. */
 final class Quantities
 {
     /** @var array<int, \NumberFormatter> by digits after the sign: slow to make, so each is made once a request */
@@ -33,25 +32,21 @@ final class Quantities
     /**
      * What was typed, in the reader's unit of the measure unless another stands behind it.
      *
-     * @throws UnreadableAmount
-     */
-    public function volume(string $typed, Measure $measure): Volume
-    {
-        $amount = TypedAmount::parse($typed, $this->unit($measure), Volume::units());
-
-        return Volume::of($amount->amount, $amount->unit);
-    }
-
-    /**
-     * The same of a length.
+     * @template Q of Quantity
+     *
+     * @param class-string<Q> $kind  of quantity the measure's readings are
+     * @param Unit|null       $meant instead of the reader's
+     *
+     * @return Q
      *
      * @throws UnreadableAmount
+     * @throws Refusal          when there can be no such amount
      */
-    public function length(string $typed, Measure $measure): Length
+    public function read(string $typed, Measure $measure, string $kind, ?Unit $meant = null): Quantity
     {
-        $amount = TypedAmount::parse($typed, $this->unit($measure), Length::units());
+        $amount = TypedAmount::parse($typed, $meant ?? $this->unit($measure), $kind::units());
 
-        return Length::of($amount->amount, $amount->unit);
+        return $kind::of($amount->amount, $amount->unit);
     }
 
     /** With its unit, e.g. "12.5 mL". */

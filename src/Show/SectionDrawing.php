@@ -16,7 +16,7 @@ final readonly class SectionDrawing
      * @param array<string, array{x: int, y: int, number: int}>                         $ports
      * @param list<array{state: PassageState, paths: list<string>, x: float, y: float}> $passages with the middle of the first path
      */
-    private function __construct(public string $type, public array $outline, public array $ports, public array $passages, public string $chosen)
+    private function __construct(public array $outline, public array $ports, public array $passages, public string $chosen)
     {
     }
 
@@ -46,6 +46,6 @@ final readonly class SectionDrawing
             ];
         }, $states);
 
-        return new self($type->id, $section['outline'], $ports, $passages, $chosen);
+        return new self($section['outline'], $ports, $passages, $chosen);
     }
 }

@@ -174,6 +174,18 @@ final readonly class Words
         return $this->translator->getCatalogue()->has("$group.$id", 'strip') ? $this->translator->trans("$group.$id", [], 'strip') : self::spelledOut($id);
     }
 
+    /**
+     * @param list<\BackedEnum> $cases
+     *
+     * @return array<string, string> value => its word
+     */
+    public function stripAll(string $group, array $cases): array
+    {
+        $values = array_map(static fn (\BackedEnum $case): string => (string) $case->value, $cases);
+
+        return array_combine($values, array_map(fn (string $value): string => $this->strip($group, $value), $values));
+    }
+
     /** A part on the mat by its name, its own or its kind's. */
     public function part(Part $part): string
     {

@@ -56,7 +56,7 @@ final class StripController extends AbstractController
             'types' => array_keys($this->carburetors->types),
             'own' => $ledger->isOpen ? [] : $entities->getRepository(OwnOrder::class)->findBy([], ['name' => 'ASC']),
             'chosen' => $ledger->parts[$place] ?? null,
-            'renews' => 'renew_both' === $this->schoolOf($record, 'needle_seat'),
+            'renews' => 'renew_both' === $this->vocabulary->followed($job->getSchools())['needle_seat'],
             'next' => array_values(array_filter($next, static fn ($kind): bool => $kind->id === $asked))[0] ?? $next[0] ?? null,
             'sizes' => null === $ledger->type ? [] : $sizes->of($ledger->type->id),
             'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === 'place-'.$place)),
@@ -88,7 +88,7 @@ final class StripController extends AbstractController
     {
         $record = $this->recorder->open($job);
 
-        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => 'with_parts_held' === $this->schoolOf($record, 'compressed_air'), 'batch' => $bath->waiting()]);
+        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => 'with_parts_held' === $this->vocabulary->followed($job->getSchools())['compressed_air'], 'batch' => $bath->waiting()]);
     }
 
     #[Route('/check', name: 'carburetor_check', methods: ['GET'])]
@@ -169,7 +169,9 @@ final class StripController extends AbstractController
                     }
                 },
             );
-            $sizes->remember($this->recorder->open($job)->ledger(), $place, $said);
+            if (isset($said['size'])) {
+                $sizes->remember($this->recorder->open($job)->ledger(), $place, $said);
+            }
         }
         $this->addFlash('saved', 'Saved.');
         $back = $taps->text($request, 'back');
@@ -180,12 +182,6 @@ final class StripController extends AbstractController
             'map' => $this->redirectToRoute('carburetor_map', ['job' => $job->getId()] + ('' === $port ? [] : ['port' => $port]), Response::HTTP_SEE_OTHER),
             default => $this->redirectToRoute('carburetor', ['job' => $job->getId()] + (null === $place ? [] : ['place' => $place]), Response::HTTP_SEE_OTHER),
         };
-    }
-
-    /** The school the job follows on a question, or the default. */
-    private function schoolOf(Record $record, string $question): string
-    {
-        return $record->case()->schools[$question] ?? $this->vocabulary->schools[$question][0];
     }
 
     /** @param array<string, mixed> $shown */

@@ -44,7 +44,7 @@ final readonly class Wires
     {
         $jet = array_values(array_filter($ledger->parts, static fn (Part $part): bool => $part->kind === $kind))[0] ?? null;
         try {
-            $bore = $this->quantities->length($jet->notes['bore'] ?? '', Measure::Bore);
+            $bore = $this->quantities->read($jet->notes['bore'] ?? '', Measure::Bore, Length::class);
             JetBore::of($bore);
 
             return $bore;

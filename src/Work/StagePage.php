@@ -8,7 +8,6 @@ use AwakeShed\App\Diagnosis\Bearing;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Oil\Stock;
-use AwakeShed\App\Show\LineDrawing;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\Core\Stage\StageState;
 
@@ -31,7 +30,6 @@ final readonly class StagePage
         public \DateTimeImmutable $now,
         public StageSaying $says,
         public array $oils,
-        public ?LineDrawing $line,
     ) {
     }
 

@@ -7,10 +7,8 @@ namespace AwakeShed\App\Work;
 use AwakeShed\App\Diagnosis\Bearings;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\Lines;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Wait\WaitRepository;
-use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Stage\StepState;
 use AwakeShed\Core\Stage\Work;
 use Psr\Clock\ClockInterface;
@@ -18,7 +16,7 @@ use Psr\Clock\ClockInterface;
 /** Works out what the page of a stage shows. */
 final readonly class StagePages
 {
-    public function __construct(private Recorder $recorder, private Work $work, private Bearings $bearings, private WaitRepository $waits, private ClockInterface $clock, private StageFigures $figures, private Shelf $shelf, private Lines $lines, private Assessor $assessor)
+    public function __construct(private Recorder $recorder, private Work $work, private Bearings $bearings, private WaitRepository $waits, private ClockInterface $clock, private StageFigures $figures, private Shelf $shelf)
     {
     }
 
@@ -47,8 +45,6 @@ final readonly class StagePages
             $this->clock->now(),
             $this->figures->of($stage, $case, $acts),
             $takesOil ? $this->shelf->stocks() : [],
-            // Tank to cylinder: the stage that walks down it shows it.
-            'path' === $stage ? $this->lines->of($job, $case, $this->assessor->assess($case)->faults) : null,
         );
     }
 }

@@ -10,8 +10,10 @@ use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Job\Lines;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Show\ActFigures;
+use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\Work;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -40,9 +42,16 @@ final class WorkController extends AbstractController
     }
 
     #[Route('/stages/{stage}', name: 'stage', requirements: ['stage' => self::STAGE], methods: ['GET'])]
-    public function stage(Job $job, string $stage): Response
+    public function stage(Job $job, string $stage, Lines $lines, Assessor $assessor): Response
     {
-        return $this->render('work/stage.html.twig', ['page' => $this->pages->of($job, $stage)]);
+        $page = $this->pages->of($job, $stage);
+        $case = $page->record->case();
+
+        return $this->render('work/stage.html.twig', [
+            'page' => $page,
+            // Tank to cylinder: the stage that walks down it shows it.
+            'line' => 'path' === $stage ? $lines->of($job, $case, $assessor->assess($case)->faults) : null,
+        ]);
     }
 
     /** One step, big, for one hand: the next to be done, or the one that is named. */
