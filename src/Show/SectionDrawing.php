@@ -14,7 +14,7 @@ final readonly class SectionDrawing
     /**
      * @param list<string>                                                              $outline  SVG path data
      * @param array<string, array{x: int, y: int, number: int}>                         $ports
-     * @param list<array{state: PassageState, paths: list<string>, x: float, y: float}> $passages with the middle of the first path
+     * @param list<array{state: PassageState, paths: list<string>, x: float, y: float}> $passages with the place of a mark on the first path
      */
     private function __construct(public array $outline, public array $ports, public array $passages, public string $chosen)
     {
@@ -36,16 +36,39 @@ final readonly class SectionDrawing
         }
         $passages = array_map(static function (PassageState $state) use ($section): array {
             $lines = $section['lines'][$state->passage->id];
-            [$from, $to] = [$lines[0][0], $lines[0][1] ?? $lines[0][0]];
+            [$x, $y] = self::markedAt($lines[0]);
 
             return [
                 'state' => $state,
                 'paths' => array_map(static fn (array $points): string => 'M'.implode('L', array_map(static fn (array $point): string => $point[0].' '.$point[1], $points)), $lines),
-                'x' => ($from[0] + $to[0]) / 2,
-                'y' => ($from[1] + $to[1]) / 2,
+                'x' => $x,
+                'y' => $y,
             ];
         }, $states);
 
         return new self($section['outline'], $ports, $passages, $chosen);
+    }
+
+    /**
+     * A third along its longest stretch: the middle is where lines cross and holes lie.
+     *
+     * @param non-empty-list<array{int, int}> $points
+     *
+     * @return array{float, float}
+     */
+    private static function markedAt(array $points): array
+    {
+        $longest = 0.0;
+        $place = [(float) $points[0][0], (float) $points[0][1]];
+        for ($to = 1; $to < \count($points); ++$to) {
+            [[$x, $y], [$nextX, $nextY]] = [$points[$to - 1], $points[$to]];
+            $length = hypot($nextX - $x, $nextY - $y);
+            if ($length > $longest) {
+                $longest = $length;
+                $place = [$x + ($nextX - $x) / 3, $y + ($nextY - $y) / 3];
+            }
+        }
+
+        return $place;
     }
 }

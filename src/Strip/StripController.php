@@ -18,12 +18,14 @@ use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Show\SectionDrawing;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Strip\Carburetors;
 use AwakeShed\Core\Strip\Ledger;
 use AwakeShed\Core\Strip\Method;
 use AwakeShed\Core\Strip\Move;
 use AwakeShed\Core\Strip\MoveKind;
 use AwakeShed\Core\Strip\Order;
+use AwakeShed\Core\Strip\PassageState;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -70,7 +72,7 @@ final class StripController extends AbstractController
     }
 
     #[Route('/map', name: 'carburetor_map', methods: ['GET'])]
-    public function map(Job $job, Request $request, Wires $wires): Response
+    public function map(Job $job, Request $request, Wires $wires, Gatekeeper $gatekeeper): Response
     {
         $record = $this->recorder->open($job);
         $ledger = $record->ledger();
@@ -80,6 +82,7 @@ final class StripController extends AbstractController
             'port' => $port,
             'drawing' => [] === $ledger->passages() || null === $ledger->type ? null : SectionDrawing::of($ledger->type, $ledger->passages(), $port),
             'wires' => $wires->of($ledger),
+            'closed' => $gatekeeper->closed($record->case(), array_values(array_unique(array_filter(array_map(static fn (PassageState $state): ?string => $state->passage->test, $ledger->passages()), is_string(...))))),
         ]);
     }
 

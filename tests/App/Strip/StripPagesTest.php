@@ -113,6 +113,10 @@ final class StripPagesTest extends ShedTestCase
         $job = $this->begun('bowl_brass');
         $this->move($job, ['what' => 'blocked', 'passage' => 'main', 'back' => 'map']);
         self::assertResponseStatusCodeSame(409, 'the bowl is looked into first');
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/carburetor/map');
+        self::assertSelectorTextContains('[data-passage-card="main"] .is-shut', 'First: Bowl, inside.');
+        self::assertCount(0, $page->filter('[data-passage-card="main"] form'), 'what is closed is not offered');
+        self::assertCount(0, $page->filter('[data-passage-card="inlet"] .is-shut'), 'and what is open is');
         $this->found($this->again($job), Finding::observed('bowl.inside', 'film'));
         $map = '/jobs/'.$job->getId().'/carburetor/map';
         $page = $this->browser->request('GET', $map.'?port=main_jet');
@@ -121,6 +125,7 @@ final class StripPagesTest extends ShedTestCase
         $this->browser->followRedirect();
         self::assertSelectorTextContains('[data-passage-card="main"]', 'it will not run, or dies under load');
         self::assertSelectorExists('[data-passage="main"].is-blocked');
+        self::assertSelectorExists('.section-drawing .blocked-mark');
         self::assertSame(['blocked'], $this->record($job)->case()->standing('jet.main')?->outcomes);
         $this->move($job, ['what' => 'through', 'passage' => 'main', 'exit' => 'nozzle', 'back' => 'map']);
         self::assertSame(['clear'], $this->record($this->again($job))->case()->standing('jet.main')?->outcomes);

@@ -87,6 +87,17 @@ final class WorkPagesTest extends ShedTestCase
         self::assertSelectorTextContains('.waiting', 'Oil draining');
     }
 
+    public function testADrainingOfAMachineWhoseOilNobodyKnowsSaysWhatItsArithmeticWants(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->found($job, Finding::observed('look.oil_level', 'far_over'), Finding::observed('look.oil_smell', 'gas'));
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900']);
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
+        self::assertSelectorNotExists('[data-dilution]');
+        self::assertSelectorExists('#step-flush-drain a[href="/jobs/'.$job->getId().'/machine"]');
+    }
+
     public function testWhatIsNotOpenIsNotRecorded(): void
     {
         $this->signIn();
