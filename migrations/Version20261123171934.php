@@ -32,11 +32,11 @@ final class Version20261123171934 extends AbstractMigration
     {
         $this->addSql('ALTER TABLE trace DROP FOREIGN KEY FK_315BD5A1BE04EA9');
         $this->addSql('ALTER TABLE trace DROP FOREIGN KEY FK_315BD5A1AAE72004');
+        $this->addSql('ALTER TABLE machine DROP FOREIGN KEY FK_1505DF84AA8FA4FB');
         $this->addSql('DROP TABLE spec_page');
         $this->addSql('DROP TABLE trace');
         $this->addSql('ALTER TABLE entry DROP worked');
         $this->addSql('ALTER TABLE member DROP wires');
-        $this->addSql('ALTER TABLE machine DROP FOREIGN KEY FK_1505DF84AA8FA4FB');
         $this->addSql('DROP INDEX IDX_1505DF84AA8FA4FB ON machine');
         $this->addSql('ALTER TABLE machine DROP spec_id');
     }

@@ -31,8 +31,8 @@ final class Version20261123213000 extends AbstractMigration
     {
         $this->addSql('DROP TABLE shop_school');
         $this->addSql('ALTER TABLE photo DROP gate');
-        $this->addSql('DROP TABLE waste_can');
         $this->addSql('ALTER TABLE waste_portion DROP FOREIGN KEY FK_4780AF0D9091EB8');
+        $this->addSql('DROP TABLE waste_can');
         $this->addSql('DROP INDEX IDX_4780AF0D9091EB8 ON waste_portion');
         $this->addSql('ALTER TABLE waste_portion DROP can_id');
         $this->addSql('ALTER TABLE entry DROP done');

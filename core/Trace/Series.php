@@ -13,6 +13,12 @@ final readonly class Series
 {
     public const MOST_SAMPLES = 200_000;
 
+    /** s: eleven days; nothing on a bench is watched for longer. */
+    public const LONGEST = 1e6;
+
+    /** SI, either way: ten thousand times what a gauge or tachometer of the trade can say. */
+    public const MOST = 1e10;
+
     /**
      * @param list<float> $times  s, from 0 up, never twice the same
      * @param list<float> $values SI
@@ -22,7 +28,8 @@ final readonly class Series
     }
 
     /**
-     * Sorts what came out of order; of samples with the same time the last stands; what is not finite is left out.
+     * Sorts what came out of order; of samples with the same time the last stands; what no gauge can have said
+     * (not finite, or beyond {@see LONGEST} and {@see MOST}) is left out.
      *
      * @param list<float> $times  s
      * @param list<float> $values SI, as many
@@ -40,7 +47,7 @@ final readonly class Series
         $isInOrder = true;
         $before = -\INF;
         foreach ($times as $index => $time) {
-            if (!($time > $before) || !is_finite($time) || !is_finite($values[$index])) {
+            if (!($time > $before) || !self::isPossible($time, $values[$index])) {
                 $isInOrder = false;
                 break;
             }
@@ -57,6 +64,12 @@ final readonly class Series
         }
 
         return new self($times, $values);
+    }
+
+    /** NaN compares as false with everything, and so is impossible too. */
+    public static function isPossible(float $time, float $value): bool
+    {
+        return abs($time) <= self::LONGEST && abs($value) <= self::MOST;
     }
 
     public function count(): int
@@ -161,7 +174,7 @@ final readonly class Series
         asort($order);
         $kept = [];
         foreach (array_keys($order) as $index) {
-            if (!is_finite($times[$index]) || !is_finite($values[$index])) {
+            if (!self::isPossible($times[$index], $values[$index])) {
                 continue;
             }
             $last = \count($byTime) - 1;

@@ -62,6 +62,9 @@ final readonly class SeriesFile
             if (2 === \count($cells) && is_numeric($time) && is_numeric($value)) {
                 $times[] = (float) $time * $seconds;
                 $values[] = (float) $value * $si;
+                if (!Series::isPossible($times[\count($times) - 1], $values[\count($values) - 1])) {
+                    throw UnreadableSeries::impossible($number, self::shown($line));
+                }
                 if (\count($times) > Series::MOST_SAMPLES) {
                     throw UnreadableSeries::tooLong(Series::MOST_SAMPLES);
                 }

@@ -40,4 +40,10 @@ final class UnreadableSeries extends StatedRefusal
     {
         return new self('series.line', \sprintf('Line %d is no time and value: "%s".', $line, $text), ['line' => $line, 'text' => $text]);
     }
+
+    /** @param int $line counted from 1, the header being the first */
+    public static function impossible(int $line, string $text): self
+    {
+        return new self('series.impossible', \sprintf('Line %d is what no gauge can say: "%s".', $line, $text), ['line' => $line, 'text' => $text]);
+    }
 }

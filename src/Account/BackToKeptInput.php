@@ -9,18 +9,26 @@ use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
 
-/** Leads somebody who was signed out while saving back to what they had typed. */
+/** Leads somebody who was signed out while saving back to what they had typed, and marks the device as theirs. */
 final readonly class BackToKeptInput
 {
-    public function __construct(private UrlGeneratorInterface $addresses)
+    public function __construct(private UrlGeneratorInterface $addresses, private KeptForms $kept, private WhoCookie $who)
     {
     }
 
     #[AsEventListener]
     public function onSignIn(LoginSuccessEvent $event): void
     {
-        if ($event->getRequest()->getSession()->has(SignInEntryPoint::KEPT)) {
+        $member = $event->getUser();
+        if (!$member instanceof Member) {
+            return;
+        }
+        if ($this->kept->has($member)) {
             $event->setResponse(new RedirectResponse($this->addresses->generate('kept'), RedirectResponse::HTTP_SEE_OTHER));
+        }
+        $response = $event->getResponse();
+        if (null !== $response) {
+            $this->who->give($response, $member, $event->getRequest());
         }
     }
 }

@@ -7,8 +7,8 @@ namespace AwakeShed\App\Account;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\PasswordType;
 use Symfony\Component\Form\FormBuilderInterface;
+use Symfony\Component\Validator\Constraints\NotBlank;
 use Symfony\Component\Security\Core\Validator\Constraints\UserPassword;
-use Symfony\Component\Validator\Constraints as Assert;
 
 /** @extends AbstractType<array<string, string>> */
 final class ChangePasswordType extends AbstractType
@@ -23,16 +23,9 @@ final class ChangePasswordType extends AbstractType
             ])
             ->add('new', PasswordType::class, [
                 'label' => 'New password',
-                'help' => 'At least 10 characters; a few words will do.',
+                'help' => 'At least 12 characters; a few words will do.',
                 'attr' => ['autocomplete' => 'new-password'],
-                'constraints' => self::newPassword(),
+                'constraints' => [new NotBlank(message: 'Choose a password.'), new NewPassword()],
             ]);
-    }
-
-    /** @return list<\Symfony\Component\Validator\Constraint> */
-    public static function newPassword(): array
-    {
-        // 72 bytes: what the hash looks at.
-        return [new Assert\NotBlank(), new Assert\Length(min: 10, max: 72, countUnit: Assert\Length::COUNT_BYTES)];
     }
 }

@@ -7,26 +7,42 @@ namespace AwakeShed\App\Account;
 use AwakeShed\Core\Units\Length;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Security\Core\User\EquatableInterface;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
 /** A person of the shop who may sign in. */
 #[ORM\Entity(repositoryClass: MemberRepository::class)]
-class Member implements UserInterface, PasswordAuthenticatedUserInterface
+class Member implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
 {
     public const LONGEST_NAME = 60;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
-    #[ORM\Column(length: 60, unique: true)]
+    /** Compared byte by byte, so that an accent or a wide letter is another name; {@see SignInName} says what is written here. */
+    #[ORM\Column(length: 60, unique: true, options: ['collation' => 'utf8mb4_bin'])]
     private string $signInName;
 
     #[ORM\Column(length: 60)]
     private string $name;
 
+    /** Where a letter about a lost password goes; null: nowhere. */
+    #[ORM\Column(length: 180, nullable: true)]
+    private ?string $email = null;
+
     #[ORM\Column]
     private string $passwordHash = '';
+
+    /** Somebody else chose the password, so it opens nothing but the page where another is chosen. */
+    #[ORM\Column]
+    private bool $mustChangePassword = false;
+
+    #[ORM\Embedded]
+    private SecondFactor $secondFactor;
+
+    /** The name of the session this person was loaded for; null outside of one. Not stored. */
+    private ?string $session = null;
 
     #[ORM\Column(enumType: Role::class, length: 20)]
     private Role $role;
@@ -55,15 +71,81 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface
                 throw new \InvalidArgumentException('A person has a name of 1 to 60 characters.');
             }
         }
-        $this->signInName = mb_strtolower(trim($signInName));
+        $this->signInName = SignInName::of($signInName);
         $this->name = trim($name);
+        $this->secondFactor = new SecondFactor();
         $this->role = $role;
         $this->joinedAt = $joinedAt;
     }
 
+    /** Chosen by the person themselves. */
     public function changePassword(string $hash): void
     {
         $this->passwordHash = $hash;
+        $this->mustChangePassword = false;
+    }
+
+    /** Chosen by somebody else, for the first time only. */
+    public function givePassword(string $hash): void
+    {
+        $this->passwordHash = $hash;
+        $this->mustChangePassword = true;
+    }
+
+    public function mustChangePassword(): bool
+    {
+        return $this->mustChangePassword;
+    }
+
+    public function call(string $name, ?string $email): void
+    {
+        $this->name = trim($name);
+        $this->email = null === $email || '' === trim($email) ? null : trim($email);
+    }
+
+    /** For good: what they did stays, under a name that says nobody. */
+    public function forget(string $as): void
+    {
+        $this->name = $as;
+        $this->signInName = 'gone-'.$this->id;
+        $this->email = null;
+        $this->passwordHash = '';
+        $this->secondFactor = new SecondFactor();
+        $this->wires = [];
+        $this->active = false;
+    }
+
+    public function secondFactor(): SecondFactor
+    {
+        return $this->secondFactor;
+    }
+
+    public function inSession(string $session): void
+    {
+        $this->session = $session;
+    }
+
+    public function getSession(): ?string
+    {
+        return $this->session;
+    }
+
+    /** What lies in the session file: who, and nothing that would have to be kept secret. */
+    public function __serialize(): array
+    {
+        return ['id' => $this->id, 'signInName' => $this->signInName, 'role' => $this->role, 'session' => $this->session];
+    }
+
+    /** @param array{id: int|null, signInName: string, role: Role, session: string|null} $data */
+    public function __unserialize(array $data): void
+    {
+        ['id' => $this->id, 'signInName' => $this->signInName, 'role' => $this->role, 'session' => $this->session] = $data;
+    }
+
+    /** Another role, or having left, ends every session at its next request: what was granted at sign-in no longer holds. */
+    public function isEqualTo(UserInterface $user): bool
+    {
+        return $user instanceof self && $user->id === $this->id && $user->active && $user->role === $this->role;
     }
 
     public function prefer(UnitSystem $units, Look $look): void
@@ -113,6 +195,11 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface
     public function getName(): string
     {
         return $this->name;
+    }
+
+    public function getEmail(): ?string
+    {
+        return $this->email;
     }
 
     public function getRole(): Role

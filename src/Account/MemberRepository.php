@@ -23,13 +23,35 @@ final class MemberRepository extends ServiceEntityRepository
 
     public function withSignInName(string $signInName): ?Member
     {
-        return $this->findOneBy(['signInName' => mb_strtolower(trim($signInName))]);
+        return $this->findOneBy(['signInName' => SignInName::of($signInName)]);
     }
 
-    /** The shop must never lock itself out: somebody has to be able to keep the list of people. */
-    public function isLastOwner(Member $member): bool
+    /** A name that is taken, or that a reader would take for one that is. */
+    public function isLikeAnother(string $signInName): bool
     {
-        return Role::Owner === $member->getRole() && $member->isActive()
-            && 1 === $this->count(['role' => Role::Owner, 'active' => true]);
+        $looks = SignInName::looks($signInName);
+        foreach ($this->createQueryBuilder('person')->select('person.signInName')->getQuery()->getSingleColumnResult() as $name) {
+            if (\is_string($name) && (SignInName::of($signInName) === $name || '' !== $looks && SignInName::looks($name) === $looks)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function lockOwners(): void
+    {
+        $this->getEntityManager()->getConnection()->fetchFirstColumn('SELECT id FROM member WHERE role = ? FOR UPDATE', [Role::Owner->value]);
+    }
+
+    /** Active ones, as the transaction sees them. */
+    public function countOwners(): int
+    {
+        return $this->count(['role' => Role::Owner, 'active' => true]);
+    }
+
+    public function hasAnybody(): bool
+    {
+        return $this->count([]) > 0;
     }
 }

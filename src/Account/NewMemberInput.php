@@ -18,5 +18,9 @@ final class NewMemberInput
     #[Assert\NotNull]
     public ?Role $role = Role::Apprentice;
 
+    #[Assert\Email, Assert\Length(max: 180)]
+    public ?string $email = null;
+
+    #[NewPassword]
     public ?string $password = null;
 }

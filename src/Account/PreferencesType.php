@@ -13,6 +13,7 @@ use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\FormBuilderInterface;
+use Symfony\Component\OptionsResolver\OptionsResolver;
 use Symfony\Component\Validator\Constraints\NotNull;
 
 /** @extends AbstractType<array{units: UnitSystem, look: Look, wires: list<Length>}> */
@@ -28,5 +29,10 @@ final class PreferencesType extends AbstractType
             ->add('units', ChipsType::class, ['label' => 'Units', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(UnitSystem::class, 'units'))
             ->add('look', ChipsType::class, ['label' => 'Look', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(Look::class, 'look'))
             ->add('wires', AmountType::class, ['label' => 'Your cleaning wires', 'help' => 'In any order, such as 0.3; 0.45; 0.6. The jet page chooses from them.', 'measure' => Measure::Bore, 'possible' => new Interval(0.02, 5, LengthUnit::Millimetre), 'most' => 40, 'attr' => ['autocomplete' => 'off']]);
+    }
+
+    public function configureOptions(OptionsResolver $resolver): void
+    {
+        $resolver->setDefault('based_on', true);
     }
 }

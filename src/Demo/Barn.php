@@ -6,6 +6,7 @@ namespace AwakeShed\App\Demo;
 
 use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Device\Gauge\Scenario;
@@ -20,6 +21,7 @@ use AwakeShed\App\Oil\Oil;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
+use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Strip\WantedPart;
 use AwakeShed\App\Trace\Trace;
@@ -136,6 +138,7 @@ final class Barn
 
     private function hire(\DateTimeImmutable $at): void
     {
+        $this->entities->persist(new Shop('The machine barn', 'Alderholm lake', UnitSystem::TradeMixed, true, $at));
         foreach (SignIn::cases() as $signIn) {
             $member = new Member($signIn->value, $signIn->fullName(), $signIn->role(), $at);
             $member->changePassword($this->hasher->hashPassword($member, $signIn->password()));
@@ -155,6 +158,7 @@ final class Barn
         $technician = $this->people[SignIn::Technician->value];
         $number = $this->intake->takeIn($this->input($machine, $case, $now), $technician, RequestKey::fresh());
         $job = $this->jobs->withMachine($number) ?? throw new \LogicException('The demo lost a job.');
+        $job->isForShow();
         $job->getMachine()->lookUpIn($this->pages[$machine['spec'] ?? ''] ?? null);
         for ($photo = 0; $photo < $machine['photos']; ++$photo) {
             $this->photograph($job, $technician, $photo);
@@ -288,7 +292,7 @@ final class Barn
             throw new \RuntimeException('No room for a picture.');
         }
         imagepng($picture, $file);
-        $this->photos->add($job, $by, $file);
+        $this->photos->add($job, $by, [$file]);
         unlink($file);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Demo;
 
+use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Show\Words;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
@@ -14,7 +15,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('shed:demo', 'Empties the shed and fills it with the demo, or prints the demo sign-ins.')]
+#[AsCommand('shed:demo', 'Empties the shed and fills it with the demo; or, where it is empty, only fills it; or prints the demo sign-ins.')]
 final class DemoCommand extends Command
 {
     public function __construct(
@@ -23,6 +24,7 @@ final class DemoCommand extends Command
         private readonly FilesystemOperator $photos,
         private readonly ClockInterface $clock,
         private readonly Words $words,
+        private readonly Shops $shops,
     ) {
         parent::__construct();
     }
@@ -31,19 +33,33 @@ final class DemoCommand extends Command
     {
         $this
             ->addOption('yes', null, InputOption::VALUE_NONE, 'Really empty the shed')
+            ->addOption('if-empty', null, InputOption::VALUE_NONE, 'Only where the shed holds no person, no machine and is nobody\'s')
+            ->addOption('holds', null, InputOption::VALUE_NONE, 'Only say what emptying the shed would destroy')
             ->addOption('sign-ins', null, InputOption::VALUE_NONE, 'Only print who may sign in to the demo');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         if (true === $input->getOption('sign-ins')) {
-            foreach (SignIn::cases() as $signIn) {
+            foreach (true === $this->shops->current()?->isDemo() ? SignIn::cases() : [] as $signIn) {
                 $output->writeln(\sprintf('  %-12s %-8s %s', $this->words->outcome('role', $signIn->role()->value), $signIn->value, $signIn->password()));
             }
 
             return Command::SUCCESS;
         }
-        if (true !== $input->getOption('yes')) {
+        $holds = $this->holds();
+        if (true === $input->getOption('holds')) {
+            $output->writeln(implode(', ', array_map(static fn (string $what, int $count): string => "$count $what", array_keys($holds), $holds)));
+
+            return Command::SUCCESS;
+        }
+        if (true === $input->getOption('if-empty')) {
+            if ([] !== array_filter($holds)) {
+                $output->writeln('The shed is somebody\'s: nothing was laid over it.');
+
+                return Command::SUCCESS;
+            }
+        } elseif (true !== $input->getOption('yes')) {
             $output->writeln('This empties the shed. Say --yes to do it.');
 
             return Command::INVALID;
@@ -53,6 +69,16 @@ final class DemoCommand extends Command
         $output->writeln('The demo is laid out.');
 
         return Command::SUCCESS;
+    }
+
+    /** @return array<string, int> what there is => how many */
+    private function holds(): array
+    {
+        return array_map(function (string $table): int {
+            $count = $this->entities->getConnection()->fetchOne('SELECT COUNT(*) FROM '.$table);
+
+            return is_numeric($count) ? (int) $count : 0;
+        }, ['jobs' => 'job', 'entries of their records' => 'entry', 'photos' => 'photo', 'traces' => 'trace', 'people' => 'member', 'shops' => 'shop']);
     }
 
     private function empty(): void

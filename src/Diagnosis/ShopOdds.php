@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Audit\Deed;
+use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Once\Once;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Diagnosis\FaultModel;
@@ -19,7 +21,7 @@ final readonly class ShopOdds
     /** Nearer to what ships than this is what ships. */
     private const SAME = 1e-6;
 
-    public function __construct(private OwnOddsRepository $own, private EntityManagerInterface $entities, private Once $once, private ClockInterface $clock)
+    public function __construct(private OwnOddsRepository $own, private EntityManagerInterface $entities, private Once $once, private Trail $trail, private ClockInterface $clock)
     {
     }
 
@@ -60,6 +62,8 @@ final readonly class ShopOdds
             foreach (array_keys($said) as $path) {
                 $changed->check($path);
             }
+            $before = array_map(static fn (OwnOdds $one): float => $one->getShare(), $own);
+            $this->trail->change($by->getId(), Deed::OddsChanged, implode(', ', array_keys($said)), $before, $changes);
             foreach (array_diff_key($own, $changes) as $gone) {
                 $this->entities->remove($gone);
             }
@@ -78,7 +82,8 @@ final readonly class ShopOdds
     /** @param list<string> $paths back to what ships; all of them when empty */
     public function reset(array $paths, Member $by, RequestKey $key): void
     {
-        $this->once->run($key, $by, function () use ($paths): null {
+        $this->once->run($key, $by, function () use ($paths, $by): null {
+            $this->trail->note($by->getId(), Deed::OddsReset, implode(', ', $paths), array_map(static fn (OwnOdds $one): float => $one->getShare(), $this->own->byPath()));
             foreach ($this->own->byPath() as $path => $own) {
                 if ([] === $paths || \in_array($path, $paths, true)) {
                     $this->entities->remove($own);

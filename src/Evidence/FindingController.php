@@ -24,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** One-tap findings, and what undoes and corrects them. */
 final class FindingController extends AbstractController
 {
-    public function __construct(private readonly Recorder $recorder, private readonly Taps $taps, private readonly Vocabulary $vocabulary)
+    public function __construct(private readonly Recorder $recorder, private readonly Taps $taps, private readonly Vocabulary $vocabulary, private readonly WayBack $wayBack)
     {
     }
 
@@ -99,19 +99,6 @@ final class FindingController extends AbstractController
     /** To the page the tap was made on, at the gate it was made at. */
     private function back(Job $job, Request $request): Response
     {
-        [$page, $where] = [...explode(':', $this->taps->text($request, 'back'), 2), ''];
-        $id = ['job' => $job->getId()];
-
-        return match ($page) {
-            'gates' => $this->redirectToRoute('gates', $id + ['_fragment' => 'gate-'.$this->taps->text($request, 'gate')], Response::HTTP_SEE_OTHER),
-            'tank', 'bowl' => $this->redirectToRoute('fuel', $id + ['sample' => $page], Response::HTTP_SEE_OTHER),
-            'likely' => $this->redirectToRoute('likely', $id, Response::HTTP_SEE_OTHER),
-            'room' => $this->redirectToRoute('room', $id + ['room' => $where], Response::HTTP_SEE_OTHER),
-            'test' => $this->redirectToRoute('test', $id + ['test' => $where], Response::HTTP_SEE_OTHER),
-            'stage', 'now' => $this->redirectToRoute($page, $id + ['stage' => $where], Response::HTTP_SEE_OTHER),
-            'carburetor', 'carburetor_refit', 'carburetor_map', 'carburetor_cleaning', 'carburetor_check' => $this->redirectToRoute($page, $id, Response::HTTP_SEE_OTHER),
-            'history' => $this->redirectToRoute('job_history', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
-            default => $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
-        };
+        return $this->redirect($this->wayBack->to($job, $this->taps->text($request, 'back'), $this->taps->text($request, 'gate')), Response::HTTP_SEE_OTHER);
     }
 }

@@ -22,6 +22,9 @@ final readonly class CaseFiles
     /** Far above any real case: 5000 findings with their readings. */
     public const MOST_BYTES = 4_000_000;
 
+    /** MariaDB keeps no JSON deeper than 32 levels, and the record lays its own around a finding's. */
+    private const DEEPEST = 24;
+
     public function __construct(private CaseFormat $format)
     {
     }
@@ -33,16 +36,18 @@ final readonly class CaseFiles
             throw new UnreadableCase([new CaseProblem('', 'case.too_large', 'The file is larger than 4 MB.')]);
         }
         try {
-            $tree = json_decode($json, false, 64, \JSON_THROW_ON_ERROR);
+            $tree = json_decode($json, false, self::DEEPEST, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $malformed) {
-            throw new UnreadableCase([new CaseProblem('', 'case.not_json', 'Not JSON: '.$malformed->getMessage().'.')]);
+            throw \JSON_ERROR_DEPTH === $malformed->getCode()
+                ? new UnreadableCase([new CaseProblem('', 'case.too_deep', \sprintf('Nested deeper than %d levels.', self::DEEPEST))])
+                : new UnreadableCase([new CaseProblem('', 'case.not_json', 'Not JSON: '.$malformed->getMessage().'.')]);
         }
         $problems = $this->problemsOfShape($tree);
         if ([] !== $problems) {
             throw new UnreadableCase($problems);
         }
         /** @var CaseDocument $document */
-        $document = json_decode($json, true, 64, \JSON_THROW_ON_ERROR);
+        $document = json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR);
 
         return $this->format->read($document);
     }

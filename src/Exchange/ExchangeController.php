@@ -55,7 +55,7 @@ final class ExchangeController extends AbstractController
         if ($form->isSubmitted() && $form->isValid()) {
             try {
                 $case = $this->files->parse($input->json());
-                $number = $intake->import($case, (string) $input->label, (string) $input->ownerName, $member, RequestKeyExtension::keyOf($form));
+                $number = $intake->import($case, (string) $input->label, (string) $input->ownerName, $member, RequestKeyExtension::keyOf($form, $request));
                 $this->addFlash('said', 'Imported. The gates were worked out anew from what the file says.');
 
                 return $this->redirectToRoute('job', ['job' => $number], Response::HTTP_SEE_OTHER);

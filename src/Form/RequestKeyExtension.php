@@ -10,6 +10,7 @@ use Symfony\Component\Form\Extension\Core\Type\FormType;
 use Symfony\Component\Form\Extension\Core\Type\HiddenType;
 use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\Form\FormInterface;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\OptionsResolver\OptionsResolver;
 
 /** Gives a form that asks for it a request key, and keeps it through refusals so that a resend is known. */
@@ -40,10 +41,10 @@ final class RequestKeyExtension extends AbstractTypeExtension
      *
      * @param FormInterface<T> $form a submitted form with the option `once`
      */
-    public static function keyOf(FormInterface $form): RequestKey
+    public static function keyOf(FormInterface $form, Request $request): RequestKey
     {
         $text = $form->get(self::FIELD)->getData();
 
-        return RequestKey::parse(\is_string($text) ? $text : '');
+        return RequestKey::sentWith($request, \is_string($text) ? $text : '');
     }
 }

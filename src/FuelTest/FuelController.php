@@ -85,7 +85,7 @@ final class FuelController extends AbstractController
                     $job,
                     $sample,
                     $member,
-                    RequestKeyExtension::keyOf($form),
+                    RequestKeyExtension::keyOf($form, $request),
                     fn (Record $record): JarReading => $this->apply($input, $part, $sample, $record, $form),
                     $this->asTyped($form),
                 );
@@ -122,13 +122,13 @@ final class FuelController extends AbstractController
         $form->handleRequest($request);
         $height = $form->get('height')->getData();
         if (!$form->isSubmitted() || !$form->isValid() || !$height instanceof Length) {
-            if ($form->isValid()) {
+            if (!$form->isSubmitted() || $form->isValid()) {
                 $form->get('height')->addError(new FormError($this->translator->trans('How high does it stand in the jar?')));
             }
 
             return $this->page($job, $sample, $form);
         }
-        $this->once->run(RequestKeyExtension::keyOf($form), $member, function () use ($job, $sample, $member, $height, $entities): null {
+        $this->once->run(RequestKeyExtension::keyOf($form, $request), $member, function () use ($job, $sample, $member, $height, $entities): null {
             $now = $this->clock->now();
             $seconds = (int) ceil(Settling::fullWait($height)->inSeconds());
             $entities->persist(new Wait($job, WaitKind::settling($sample), $member, $now, $now->modify(\sprintf('+%d seconds', $seconds))));

@@ -9,11 +9,12 @@ use AwakeShed\App\Evidence\ClosedStep;
 use AwakeShed\App\Evidence\ClosedTest;
 use AwakeShed\App\Evidence\StaleEntry;
 use AwakeShed\App\Job\HeldBack;
+use AwakeShed\App\Once\KeyConflict;
 use AwakeShed\App\Show\Words;
 use AwakeShed\Core\Refusal;
-use Doctrine\DBAL\Exception\ConnectionException;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
@@ -45,7 +46,7 @@ final readonly class ErrorPage
         $event->setResponse(new Response($this->twig->render('error/error.html.twig', [
             'code' => $code,
             'detail' => $detail,
-            'kept' => self::isWorthSendingAgain($code) ? KeptInput::of($event->getRequest()) : null,
+            'kept' => self::kept($code, $event->getRequest()),
             'path' => $event->getRequest()->getPathInfo(),
         ]), $status));
         $event->allowCustomResponseCode();
@@ -54,10 +55,9 @@ final readonly class ErrorPage
     /** @return array{int, string, string|null} status, name of the page's text, a sentence of detail */
     private function judge(\Throwable $failure): array
     {
-        for ($cause = $failure; null !== $cause; $cause = $cause->getPrevious()) {
-            if ($cause instanceof ConnectionException) {
-                return [Response::HTTP_SERVICE_UNAVAILABLE, 'database', null];
-            }
+        $outage = Outage::in($failure);
+        if (null !== $outage) {
+            return [Outage::Disk === $outage ? Response::HTTP_INSUFFICIENT_STORAGE : Response::HTTP_SERVICE_UNAVAILABLE, $outage->value, null];
         }
 
         return match (true) {
@@ -66,6 +66,7 @@ final readonly class ErrorPage
             $failure instanceof HeldBack => [Response::HTTP_CONFLICT, 'held_back', $this->words->closing($failure->why)],
             $failure instanceof ClosedJob => [Response::HTTP_CONFLICT, 'handed_back', null],
             $failure instanceof StaleEntry => [Response::HTTP_CONFLICT, 'stale_entry', null],
+            $failure instanceof KeyConflict => [Response::HTTP_CONFLICT, 'used_key', null],
             $failure instanceof StaleForm => [Response::HTTP_FORBIDDEN, 'stale_form', null],
             $failure instanceof Refusal => [Response::HTTP_UNPROCESSABLE_ENTITY, 'refused', $this->words->refusal($failure)],
             $failure instanceof AccessDeniedException => [Response::HTTP_FORBIDDEN, 'role', null],
@@ -82,8 +83,12 @@ final readonly class ErrorPage
     }
 
     /** Sending again makes sense when the cause can pass; not when the input itself, or who sent it, is the cause. */
-    private static function isWorthSendingAgain(string $code): bool
+    private static function kept(string $code, Request $request): ?KeptInput
     {
-        return \in_array($code, ['database', 'ours', 'stale_form'], true);
+        return match ($code) {
+            'database', 'disk', 'ours', 'stale_form' => KeptInput::of($request),
+            'used_key' => KeptInput::of($request)?->underAFreshKey(),
+            default => null,
+        };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Http;
 
+use AwakeShed\App\Once\RequestKey;
 use Symfony\Component\HttpFoundation\Request;
 
 /** What somebody sent with a form that could not be worked on, so that it can be sent again without being typed again. */
@@ -37,6 +38,20 @@ final readonly class KeptInput
 
         // One slash only: two would name another host.
         return new self('/'.ltrim($request->getPathInfo(), '/'), $fields);
+    }
+
+    /** @param list<array{name: string, value: string}> $fields of one that was stored */
+    public static function again(string $path, array $fields): self
+    {
+        return new self('/'.ltrim($path, '/'), $fields);
+    }
+
+    /** For what is meant as another change than the one its key had made. */
+    public function underAFreshKey(): self
+    {
+        $key = RequestKey::fresh()->value;
+
+        return new self($this->path, array_map(static fn (array $field): array => str_contains($field['name'], 'request_key') ? ['value' => $key] + $field : $field, $this->fields));
     }
 
     /** What a person typed, without the machinery; for showing. */

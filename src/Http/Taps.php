@@ -27,7 +27,7 @@ final readonly class Taps
             throw new StaleForm();
         }
 
-        return RequestKey::parse(self::word($request, 'request_key'));
+        return RequestKey::sentWith($request, self::word($request, 'request_key'));
     }
 
     /**

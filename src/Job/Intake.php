@@ -16,6 +16,7 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\JarSample;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 /** Takes machines in: machine, job, the owner's claims and the photos, all or nothing. */
 final readonly class Intake
@@ -42,9 +43,7 @@ final readonly class Intake
         return $this->add($machine, $by, $key, function (Job $job) use ($input, $by): array {
             $job->wantedFor($input->wantedBy, (string) $input->remarks);
             $job->followOnly($this->schools->chosen());
-            foreach ($input->photos as $photo) {
-                $this->photos->add($job, $by, $photo->getPathname());
-            }
+            $this->photos->add($job, $by, array_values(array_map(static fn (UploadedFile $photo): string => $photo->getPathname(), $input->photos)));
             $claims = $input->claims();
 
             return [] === $claims ? [] : [Entry::observation($job, $by, $this->clock->now(), Source::Intake, $claims)];
@@ -76,10 +75,16 @@ final readonly class Intake
         });
     }
 
-    /** Keeps the machine's facts up to date; what they said before stays in the history. */
-    public function describe(Job $job, IntakeInput $input, Member $by, RequestKey $key): void
+    /**
+     * Keeps the machine's facts up to date; what they said before stays in the history.
+     *
+     * @param \Closure(): void $check throws when they are not what the form was filled with; asked under the job's lock
+     */
+    public function describe(Job $job, IntakeInput $input, Member $by, RequestKey $key, \Closure $check): void
     {
-        $this->recorder->rewrite($job, $by, $key, static function () use ($job, $input): void {
+        $this->recorder->rewrite($job, $by, $key, function () use ($job, $input, $check): void {
+            $this->entities->refresh($job->getMachine());
+            $check();
             $machine = $job->getMachine();
             $machine->describe((string) $input->label, $input->facts($machine->facts()->extras), (string) $input->ownerName, (string) $input->ownerContact);
             // Files it anew as well.

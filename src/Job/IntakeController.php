@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Photo\UnusablePhoto;
 use AwakeShed\App\Show\Words;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormError;
+use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -18,7 +21,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class IntakeController extends AbstractController
 {
-    public function __construct(private readonly Intake $intake, private readonly Words $words)
+    public function __construct(private readonly Intake $intake, private readonly Words $words, private readonly SideBySide $sideBySide)
     {
     }
 
@@ -31,7 +34,7 @@ final class IntakeController extends AbstractController
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             try {
-                $number = $this->intake->takeIn($input, $member, RequestKeyExtension::keyOf($form));
+                $number = $this->intake->takeIn($input, $member, RequestKeyExtension::keyOf($form, $request));
                 $this->addFlash('said', 'Taken in. Hang the tag on it: the number is above.');
 
                 return $this->redirectToRoute('job', ['job' => $number], Response::HTTP_SEE_OTHER);
@@ -48,15 +51,26 @@ final class IntakeController extends AbstractController
     public function machine(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
         $input = IntakeInput::of($job);
-        $form = $this->createForm(IntakeType::class, $input, ['with_claims' => false]);
+        $fresh = fn (IntakeInput $filled): FormInterface => $this->createForm(IntakeType::class, $filled, ['with_claims' => false]);
+        $form = $fresh($input);
         $form->handleRequest($request);
+        $changed = null;
         if ($form->isSubmitted() && $form->isValid()) {
-            $this->intake->describe($job, $input, $member, RequestKeyExtension::keyOf($form));
-            $this->addFlash('said', 'Saved.');
+            try {
+                $this->intake->describe($job, $input, $member, RequestKeyExtension::keyOf($form, $request), function () use ($form, $input, $job, $fresh): void {
+                    $this->sideBySide->demandUnchanged($form, $fresh($input), $fresh(IntakeInput::of($job)));
+                });
+                $this->addFlash('said', 'Saved.');
 
-            return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+                return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+            } catch (ChangedSince $changed) {
+            }
         }
+        $view = $form->createView();
+        $changed?->rebase($view);
 
-        return $this->render('job/machine.html.twig', ['form' => $form, 'job' => $job]);
+        return $this->render('job/machine.html.twig', ['form' => $view, 'job' => $job, 'differences' => $changed->differences ?? []], new Response(
+            status: $form->isSubmitted() ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK,
+        ));
     }
 }

@@ -29,6 +29,7 @@ use Symfony\Component\Form\Extension\Core\Type\FormType;
 use Symfony\Component\Form\Extension\Core\Type\TextareaType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;
+use Symfony\Component\OptionsResolver\Options;
 use Symfony\Component\OptionsResolver\OptionsResolver;
 
 /** @extends AbstractType<IntakeInput> */
@@ -98,6 +99,8 @@ final class IntakeType extends AbstractType
     {
         $resolver->setDefaults(['data_class' => IntakeInput::class, 'once' => true, 'with_claims' => true]);
         $resolver->setAllowedTypes('with_claims', 'bool');
+        // Claims are asked once, at intake; whoever describes a machine later may not be the only one.
+        $resolver->setDefault('based_on', static fn (Options $options): bool => true !== $options['with_claims']);
     }
 
     /**

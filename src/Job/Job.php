@@ -74,6 +74,10 @@ class Job
     #[ORM\Column(length: 250, options: ['collation' => 'utf8mb4_bin'])]
     private string $searchText;
 
+    /** Made up, to show the shed with; {@see \AwakeShed\App\Shop\DemoMachines}. */
+    #[ORM\Column]
+    private bool $isDemo = false;
+
     public function __construct(Machine $machine, Member $takenInBy, \DateTimeImmutable $takenInAt)
     {
         $this->machine = $machine;
@@ -88,6 +92,11 @@ class Job
         $this->due = $this->wantedBy ?? new \DateTimeImmutable(self::NO_DAY);
         $this->kind = $this->machine->getKind();
         $this->searchText = mb_strtolower($this->machine->getLabel().' · '.$this->machine->getOwnerName());
+    }
+
+    public function isForShow(): void
+    {
+        $this->isDemo = true;
     }
 
     public function wantedFor(?\DateTimeImmutable $date, string $remarks): void

@@ -13,7 +13,7 @@ use Psr\Clock\ClockInterface;
 /** Runs a change in one transaction, flushed and committed, at most once for each request key. */
 final readonly class Once
 {
-    public function __construct(private EntityManagerInterface $entities, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $entities, private Transaction $transaction, private ClockInterface $clock)
     {
     }
 
@@ -22,38 +22,36 @@ final readonly class Once
      *                                       throws undoes it, key and all, so that the same key may try again
      *
      * @return int|null the number of what was made, now or by the first request with this key
+     *
+     * @throws KeyConflict when the key was used by somebody else, or for something else
      */
     public function run(RequestKey $key, Member $by, \Closure $change): ?int
     {
-        $connection = $this->entities->getConnection();
-        $connection->beginTransaction();
         try {
-            // Straight to the connection: a duplicate refused during an ORM flush would close the entity manager. A
-            // rival transaction with the same key makes this wait until it has ended.
-            $connection->insert(
-                'used_key',
-                ['request_key' => $key->value, 'member_id' => $by->getId(), 'used_at' => $this->clock->now()],
-                ['used_at' => Types::DATETIME_IMMUTABLE],
-            );
-            $made = $change();
-            $this->entities->flush();
-            if (null !== $made) {
-                $connection->update('used_key', ['made' => $made], ['request_key' => $key->value]);
-            }
-            $connection->commit();
+            return $this->transaction->run(function () use ($key, $by, $change): ?int {
+                $connection = $this->entities->getConnection();
+                // Straight to the connection: a duplicate refused during an ORM flush would close the entity manager.
+                // A rival transaction with the same key makes this wait until it has ended.
+                $connection->insert(
+                    'used_key',
+                    ['request_key' => $key->value, 'member_id' => $by->getId(), 'meant' => $key->meant, 'used_at' => $this->clock->now()],
+                    ['used_at' => Types::DATETIME_IMMUTABLE],
+                );
+                $made = $change();
+                $this->entities->flush();
+                if (null !== $made) {
+                    $connection->update('used_key', ['made' => $made], ['request_key' => $key->value]);
+                }
 
-            return $made;
+                return $made;
+            });
         } catch (UniqueConstraintViolationException $duplicate) {
-            $connection->rollBack();
             if (!str_contains($duplicate->getMessage(), $key->value)) {
                 throw $duplicate;
             }
+            $used = $this->entities->find(UsedKey::class, $key->value);
 
-            return $this->entities->find(UsedKey::class, $key->value)?->getMade();
-        } catch (\Throwable $failure) {
-            $connection->rollBack();
-
-            throw $failure;
+            return true === $used?->isFor($key, (int) $by->getId()) ? $used->getMade() : throw new KeyConflict();
         }
     }
 }

@@ -18,6 +18,10 @@ class UsedKey
     #[ORM\Column]
     private int $memberId;
 
+    /** SHA-256 of the route and of what was sent with it; empty for what nobody sent. */
+    #[ORM\Column(length: 64, options: ['charset' => 'ascii', 'collation' => 'ascii_bin'])]
+    private string $meant;
+
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE)]
     private \DateTimeImmutable $usedAt;
 
@@ -29,17 +33,14 @@ class UsedKey
     {
         $this->requestKey = $key->value;
         $this->memberId = $memberId;
+        $this->meant = $key->meant;
         $this->usedAt = $usedAt;
     }
 
-    public function getRequestKey(): string
+    /** Whether a key sent by somebody is this one sent again, and not another change under its name. */
+    public function isFor(RequestKey $key, int $memberId): bool
     {
-        return $this->requestKey;
-    }
-
-    public function getMemberId(): int
-    {
-        return $this->memberId;
+        return $key->value === $this->requestKey && $key->meant === $this->meant && $memberId === $this->memberId;
     }
 
     public function getMade(): ?int

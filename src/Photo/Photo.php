@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace AwakeShed\App\Photo;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** A photo of a job: re-encoded, scaled and free of location data before it is stored. */
 #[ORM\Entity(repositoryClass: PhotoRepository::class)]
-class Photo
+class Photo implements RecordedBy
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;

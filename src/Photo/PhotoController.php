@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Photo;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\OwnVoter;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
@@ -48,9 +49,7 @@ final class PhotoController extends AbstractController
         $isPlace = 1 === preg_match('/^place-(\d{1,3})$/', $gate, $place);
         $gate = $isPlace || $walk->has($gate) ? $gate : null;
         $once->run($key, $member, static function () use ($files, $store, $job, $member, $gate): null {
-            foreach ($files as $file) {
-                $store->add($job, $member, $file->getPathname(), $gate);
-            }
+            $store->add($job, $member, array_values(array_map(static fn (UploadedFile $file): string => $file->getPathname(), $files)), $gate);
 
             return null;
         });
@@ -66,7 +65,7 @@ final class PhotoController extends AbstractController
     }
 
     #[Route('/photos/{id}/remove', name: 'photo_remove', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
-    #[IsGranted(PhotoVoter::REMOVE, 'photo')]
+    #[IsGranted(OwnVoter::MEND, 'photo')]
     public function remove(#[MapEntity] Photo $photo, Request $request, Taps $taps, Once $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
         $once->run($taps->check($request), $member, static function () use ($photo, $clock): null {
@@ -84,6 +83,9 @@ final class PhotoController extends AbstractController
     #[Route('/photos/{id}/{size}.jpg', name: 'photo', requirements: ['id' => JobResolver::NUMBER], methods: ['GET'])]
     public function show(#[MapEntity] Photo $photo, PhotoSize $size, PhotoStore $store): Response
     {
+        if (null !== $photo->getRemovedAt()) {
+            throw $this->createNotFoundException('The picture was removed.');
+        }
         try {
             $stream = $store->read($photo, $size);
         } catch (FilesystemException) {
@@ -94,8 +96,8 @@ final class PhotoController extends AbstractController
             fpassthru($stream);
         }, headers: [
             'Content-Type' => 'image/jpeg',
-            // A picture never changes; it may stay in this browser, and nowhere else.
-            'Cache-Control' => 'private, max-age=604800, immutable',
+            // A picture never changes, but it may be removed: it stays in this browser for the visit, and nowhere else.
+            'Cache-Control' => 'private, max-age=600',
             'X-Keep-Cache-Control' => '1',
         ]);
     }

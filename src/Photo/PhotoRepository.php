@@ -21,4 +21,13 @@ final class PhotoRepository extends ServiceEntityRepository
     {
         return $this->findBy(['job' => $job, 'removedAt' => null], ['id' => 'ASC']);
     }
+
+    /** @return iterable<string, Photo> every photo there is, removed ones too, by the name of its file */
+    public function byFile(): iterable
+    {
+        /** @var Photo $photo */
+        foreach ($this->createQueryBuilder('photo')->getQuery()->toIterable() as $photo) {
+            yield $photo->getFile() => $photo;
+        }
+    }
 }

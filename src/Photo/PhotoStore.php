@@ -9,6 +9,7 @@ use AwakeShed\App\Job\Job;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -25,31 +26,113 @@ final readonly class PhotoStore
 
     /** Decoding takes 4 bytes a pixel; a phone's picture has about 12 million. */
     private const MOST_PIXELS = 40_000_000;
+
+    /** Of one form. Each takes its time, and the form's page waits for all of them. */
+    public const MOST_AT_ONCE = 20;
+    private const MOST_PIXELS_AT_ONCE = 200_000_000;
+
+    /** s: how long a form waits for the pictures of another before it is told to come again. */
+    private const PATIENCE = 20;
     private const QUALITY = 82;
 
-    public function __construct(private FilesystemOperator $photos, private EntityManagerInterface $entities, private ClockInterface $clock)
-    {
+    public function __construct(
+        private FilesystemOperator $photos,
+        private EntityManagerInterface $entities,
+        private ClockInterface $clock,
+        private RateLimiterFactoryInterface $photoPixelsLimiter,
+        private string $runDir,
+    ) {
     }
 
     /**
-     * Stores the picture's files and hands the photo to the unit of work; the caller flushes.
+     * Stores the pictures of one form, all or none, and hands the photos to the unit of work; the caller flushes.
      *
-     * @param string $path of a file somebody sent
+     * @param list<string> $paths of files somebody sent
      *
-     * @throws UnusablePhoto                         when it is no JPEG, PNG or WebP picture, or too large a one
-     * @throws \League\Flysystem\FilesystemException when it cannot be stored
+     * @throws UnusablePhoto                         when one is no JPEG, PNG or WebP picture, or there are too many pixels
+     * @throws \League\Flysystem\FilesystemException when they cannot be stored
      */
-    public function add(Job $job, Member $by, string $path, ?string $gate = null): Photo
+    public function add(Job $job, Member $by, array $paths, ?string $gate = null): void
+    {
+        if ([] === $paths) {
+            return;
+        }
+        if (\count($paths) > self::MOST_AT_ONCE) {
+            throw UnusablePhoto::tooMany(self::MOST_AT_ONCE, \count($paths));
+        }
+        // A picture's size costs by its pixels, which its header tells before any of it is decoded.
+        $pixels = array_sum(array_map(self::pixels(...), $paths));
+        if ($pixels > self::MOST_PIXELS_AT_ONCE) {
+            throw UnusablePhoto::tooManyPixelsTogether(intdiv(self::MOST_PIXELS_AT_ONCE, 1_000_000));
+        }
+        if (!$this->photoPixelsLimiter->create((string) $by->getId())->consume((int) ceil($pixels / 1e6))->isAccepted()) {
+            throw UnusablePhoto::tooFast();
+        }
+        $turn = $this->myTurn();
+        $written = [];
+        try {
+            foreach ($paths as $path) {
+                $this->store($job, $by, $path, $gate, $written);
+            }
+        } catch (\Throwable $failure) {
+            array_map($this->photos->delete(...), $written);
+
+            throw $failure;
+        } finally {
+            fclose($turn);
+        }
+    }
+
+    /** Makes the small picture anew from the full one; false when that one is gone as well. */
+    public function mendSmall(string $file): bool
+    {
+        if (!$this->photos->fileExists(PhotoSize::Full->value.'/'.$file)) {
+            return false;
+        }
+        $full = @imagecreatefromstring($this->photos->read(PhotoSize::Full->value.'/'.$file));
+        if (false === $full) {
+            return false;
+        }
+        $this->photos->write(PhotoSize::Small->value.'/'.$file, self::encode(self::scaled($full, self::SMALL)));
+
+        return true;
+    }
+
+    /** @param list<string> $written what lies in the store now, for whoever must take it back */
+    private function store(Job $job, Member $by, string $path, ?string $gate, array &$written): void
     {
         $picture = self::decode($path);
         $file = Uuid::v7()->toRfc4122().'.jpg';
         $full = self::scaled($picture, self::FULL);
-        $this->photos->write(PhotoSize::Full->value.'/'.$file, self::encode($full));
-        $this->photos->write(PhotoSize::Small->value.'/'.$file, self::encode(self::scaled($picture, self::SMALL)));
-        $photo = new Photo($job, $file, imagesx($full), imagesy($full), $by, $this->clock->now(), $gate);
-        $this->entities->persist($photo);
+        foreach ([PhotoSize::Full->value => $full, PhotoSize::Small->value => self::scaled($picture, self::SMALL)] as $size => $scaled) {
+            $written[] = "$size/$file";
+            $this->photos->write("$size/$file", self::encode($scaled));
+        }
+        $this->entities->persist(new Photo($job, $file, imagesx($full), imagesy($full), $by, $this->clock->now(), $gate));
+    }
 
-        return $photo;
+    /**
+     * Pictures are decoded one form at a time: each holds a few hundred megabytes while it is worked on.
+     *
+     * @return resource to be closed when it is done
+     *
+     * @throws UnusablePhoto
+     */
+    private function myTurn()
+    {
+        $lock = fopen($this->runDir.'/tmp/photos.lock', 'c');
+        if (false === $lock) {
+            throw new \RuntimeException('The run folder cannot be written to.');
+        }
+        $until = hrtime(true) + (int) (self::PATIENCE * 1e9);
+        while (!flock($lock, \LOCK_EX | \LOCK_NB)) {
+            if (hrtime(true) > $until) {
+                throw UnusablePhoto::busy();
+            }
+            usleep(50_000);
+        }
+
+        return $lock;
     }
 
     /**
@@ -62,28 +145,37 @@ final readonly class PhotoStore
         return $this->photos->readStream($size->value.'/'.$photo->getFile());
     }
 
-    /** @throws UnusablePhoto */
-    private static function decode(string $path): \GdImage
+    /**
+     * @return int of the picture, by its header
+     *
+     * @throws UnusablePhoto
+     */
+    private static function pixels(string $path): int
     {
         $facts = @getimagesize($path);
         if (false === $facts || !\in_array($facts[2], [\IMAGETYPE_JPEG, \IMAGETYPE_PNG, \IMAGETYPE_WEBP], true)) {
             throw UnusablePhoto::notAPicture();
         }
-        if ($facts[0] * $facts[1] > self::MOST_PIXELS) {
-            throw UnusablePhoto::tooManyPixels();
-        }
+        $pixels = $facts[0] * $facts[1];
+
+        return $pixels > self::MOST_PIXELS ? throw UnusablePhoto::tooManyPixels() : $pixels;
+    }
+
+    /** @throws UnusablePhoto */
+    private static function decode(string $path): \GdImage
+    {
         $picture = @imagecreatefromstring((string) file_get_contents($path));
         if (false === $picture) {
             throw UnusablePhoto::notAPicture();
         }
 
-        return self::upright($picture, $path, $facts[2]);
+        return self::upright($picture, $path);
     }
 
     /** Phones store how they were held instead of turning the picture; the mark goes, so the picture must turn. */
-    private static function upright(\GdImage $picture, string $path, int $type): \GdImage
+    private static function upright(\GdImage $picture, string $path): \GdImage
     {
-        $marks = \IMAGETYPE_JPEG === $type && \function_exists('exif_read_data') ? @exif_read_data($path) : false;
+        $marks = \function_exists('exif_read_data') ? @exif_read_data($path) : false;
         $turn = match (\is_array($marks) ? $marks['Orientation'] ?? 1 : 1) {
             3 => 180,
             6 => 270,

@@ -23,4 +23,25 @@ final class UnusablePhoto extends StatedRefusal
     {
         return new self('photo.too_large', 'The picture is larger than 12 MB.');
     }
+
+    public static function tooMany(int $most, int $sent): self
+    {
+        return new self('photo.too_many', \sprintf('%d pictures at once; %d at most.', $sent, $most), ['most' => $most, 'sent' => $sent]);
+    }
+
+    /** @param int $most megapixels */
+    public static function tooManyPixelsTogether(int $most): self
+    {
+        return new self('photo.too_many_pixels_together', \sprintf('The pictures have more than %d million pixels together.', $most), ['most' => $most]);
+    }
+
+    public static function tooFast(): self
+    {
+        return new self('photo.too_fast', 'One person sent more pictures than are worked off in a few minutes.');
+    }
+
+    public static function busy(): self
+    {
+        return new self('photo.busy', 'The pictures of others are being worked on.');
+    }
 }

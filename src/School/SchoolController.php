@@ -6,6 +6,8 @@ namespace AwakeShed\App\School;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Audit\Deed;
+use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
@@ -35,11 +37,13 @@ final class SchoolController extends AbstractController
 
     #[Route('/schools', name: 'schools_choose', methods: ['POST'])]
     #[IsGranted(Role::OWNER_NAME)]
-    public function choose(Request $request, Once $once, #[CurrentUser] Member $member): Response
+    public function choose(Request $request, Once $once, Trail $trail, #[CurrentUser] Member $member): Response
     {
         $key = $this->taps->check($request);
         [$question, $school] = $this->chosen($request);
-        $once->run($key, $member, function () use ($question, $school): null {
+        $once->run($key, $member, function () use ($question, $school, $trail, $member): null {
+            $before = $this->schools->chosen()[$question] ?? $this->vocabulary->schools[$question][0];
+            $trail->change($member->getId(), Deed::SchoolChosen, $question, ['school' => $before], ['school' => $school]);
             $this->schools->choose($question, $school);
 
             return null;

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace AwakeShed\App\Spec;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Audit\Deed;
+use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
@@ -15,6 +19,7 @@ use AwakeShed\App\Once\Once;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Spec\SpecValue;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -42,6 +47,8 @@ final class SpecController extends AbstractController
         private readonly Once $once,
         private readonly EntityManagerInterface $entities,
         private readonly TranslatorInterface $translator,
+        private readonly SideBySide $sideBySide,
+        private readonly Trail $trail,
     ) {
     }
 
@@ -83,9 +90,10 @@ final class SpecController extends AbstractController
         } catch (UnreadableSpecs $unreadable) {
             return $this->render('spec/book.html.twig', ['pages' => $this->pages->byName(), 'classes' => $this->classes->classes, 'problems' => $unreadable->problems], new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY));
         }
-        $this->once->run($key, $member, function () use ($read): null {
+        $this->once->run($key, $member, function () use ($read, $member): null {
+            $this->trail->note($member->getId(), Deed::SpecBookRead, implode(', ', array_keys($read)));
             $known = [];
-            foreach ($this->pages->byName() as $page) {
+            foreach ($this->pages->byNameLocked() as $page) {
                 $known[self::keyOf($page->getName())] = $page;
             }
             foreach ($read as $name => ['kind' => $kind, 'values' => $values]) {
@@ -148,18 +156,20 @@ final class SpecController extends AbstractController
     {
         $form = $this->createForm(SpecPageType::class, $input);
         $form->handleRequest($request);
+        $changed = null;
         if ($form->isSubmitted() && $form->isValid() && $this->areInOrder($form, $input) && $this->isNameFree($form, $input, $page)) {
             try {
-                $this->save($page, $input, RequestKeyExtension::keyOf($form), $member);
+                $this->save($page, $input, $form, RequestKeyExtension::keyOf($form, $request), $member);
                 $this->addFlash('said', 'Saved.');
 
                 return $this->redirectToRoute('spec', status: Response::HTTP_SEE_OTHER);
-            } catch (StalePage) {
-                $form->addError(new FormError($this->translator->trans('Somebody else saved this page while you were typing. Yours is kept below: open the page anew beside it and compare.')));
+            } catch (ChangedSince $changed) {
             }
         }
+        $view = $form->createView();
+        $changed?->rebase($view);
 
-        return $this->render('spec/page.html.twig', ['form' => $form->createView(), 'page' => $page], new Response(
+        return $this->render('spec/page.html.twig', ['form' => $view, 'page' => $page, 'differences' => $changed->differences ?? []], new Response(
             status: $form->isSubmitted() ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK,
         ));
     }
@@ -205,23 +215,33 @@ final class SpecController extends AbstractController
         return $isFree;
     }
 
-    /** @throws StalePage when somebody saved it meanwhile */
-    private function save(?SpecPage $page, SpecPageInput $input, RequestKey $key, Member $member): void
+    /**
+     * @param FormInterface<SpecPageInput> $form
+     *
+     * @throws ChangedSince when somebody saved it meanwhile
+     */
+    private function save(?SpecPage $page, SpecPageInput $input, FormInterface $form, RequestKey $key, Member $member): void
     {
-        $this->once->run($key, $member, function () use ($page, $input): null {
+        $this->once->run($key, $member, function () use ($page, $input, $form, $member): null {
             if (null !== $page) {
                 $this->entities->lock($page, LockMode::PESSIMISTIC_WRITE);
                 $this->entities->refresh($page);
-                if ($page->getVersion() !== $input->version) {
-                    throw new StalePage();
-                }
+                $this->sideBySide->demandUnchanged($form, $this->createForm(SpecPageType::class, $input), $this->createForm(SpecPageType::class, SpecPageInput::of($page)));
                 $page->call((string) $input->name, $input->kind);
             }
+            $before = null === $page ? [] : self::figures($page);
             $page ??= new SpecPage((string) $input->name, $input->kind);
             $page->write($input->values());
+            $this->trail->change($member->getId(), Deed::SpecPageChanged, $page->getName(), $before, self::figures($page));
             $this->entities->persist($page);
 
             return null;
         });
+    }
+
+    /** @return array<string, float> figure => amount */
+    private static function figures(SpecPage $page): array
+    {
+        return array_map(static fn (SpecValue $value): float => $value->amount, $page->values());
     }
 }

@@ -8,7 +8,6 @@ use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
-use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** A page of the shop's spec book: one model of machine or engine, looked up once and kept. */
@@ -30,10 +29,6 @@ class SpecPage
     /** @var array<string, array{amount: float|int, source: string, note: string}> by figure */
     #[ORM\Column]
     private array $figures = [];
-
-    /** Two people at one page: the second to save is told, and nothing is overwritten. */
-    #[ORM\Version, ORM\Column(type: Types::INTEGER)]
-    private int $version = 1;
 
     /** @throws \InvalidArgumentException when the name is empty or too long */
     public function __construct(string $name, ?MachineKind $kind)
@@ -87,10 +82,5 @@ class SpecPage
     public function getKind(): ?MachineKind
     {
         return $this->kind;
-    }
-
-    public function getVersion(): int
-    {
-        return $this->version;
     }
 }

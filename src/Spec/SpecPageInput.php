@@ -21,16 +21,12 @@ final class SpecPageInput
     #[Assert\Valid]
     public array $rows = [];
 
-    /** Of the page as it was opened. */
-    public int $version = 0;
-
     /** @param array<string, SpecValue> $values by the figure's name */
     public static function of(?SpecPage $page, array $values = []): self
     {
         $input = new self();
         $input->name = $page?->getName();
         $input->kind = $page?->getKind();
-        $input->version = $page?->getVersion() ?? 0;
         $values = $page?->values() ?? $values;
         foreach (SpecFigure::cases() as $figure) {
             $input->rows[$figure->value] = SpecRow::of($values[$figure->value] ?? null);

@@ -11,7 +11,6 @@ use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Spec\SpecFigure;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\FormType;
-use Symfony\Component\Form\Extension\Core\Type\HiddenType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\OptionsResolver\OptionsResolver;
@@ -27,8 +26,7 @@ final class SpecPageType extends AbstractType
     {
         $builder
             ->add('name', TextType::class, ['label' => 'Machine or engine', 'help' => 'What you would look it up under.'])
-            ->add('kind', ChipsType::class, ['label' => 'Kind of machine'] + $this->choices->ofEnum(MachineKind::class, 'kind'))
-            ->add('version', HiddenType::class);
+            ->add('kind', ChipsType::class, ['label' => 'Kind of machine'] + $this->choices->ofEnum(MachineKind::class, 'kind'));
         $rows = $builder->create('rows', FormType::class, ['label' => false]);
         foreach (SpecFigure::cases() as $figure) {
             $rows->add($figure->value, SpecRowType::class, ['figure' => $figure, 'label' => $this->words->outcome('spec', $figure->value), 'property_path' => '['.$figure->value.']']);
@@ -38,6 +36,6 @@ final class SpecPageType extends AbstractType
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['data_class' => SpecPageInput::class, 'once' => true]);
+        $resolver->setDefaults(['data_class' => SpecPageInput::class, 'once' => true, 'based_on' => true]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Trace;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Trace\Series;
 use Doctrine\DBAL\Types\Types;
@@ -13,7 +14,7 @@ use Doctrine\ORM\Mapping as ORM;
 /** A recorded series, of a job or of none. Samples lie as pairs of little-endian doubles, seconds and SI amount. */
 #[ORM\Entity(repositoryClass: TraceRepository::class)]
 #[ORM\Index(columns: ['kind', 'at'])]
-class Trace
+class Trace implements RecordedBy
 {
     public const BYTES = 16;
     private const LONGEST_NAME = 120;

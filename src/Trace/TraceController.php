@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Trace;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\OpenSessionRepository;
+use AwakeShed\App\Account\OwnVoter;
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\CalcForms;
 use AwakeShed\App\Calc\Calculation;
@@ -151,18 +153,18 @@ final class TraceController extends AbstractController
 
     /** The recording as it comes: server-sent events, each a handful of samples that is saved already. */
     #[Route('/traces/{trace}/live', name: 'trace_live', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
-    public function live(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, #[CurrentUser] Member $member): Response
+    public function live(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, OpenSessionRepository $sessions, #[CurrentUser] Member $member): Response
     {
         $this->mayRecord($trace, $member);
         // The session is held as long as it is open: other pages of the same person would wait for the recording.
         $request->getSession()->save();
-        [$id, $kind, $play] = [$trace->getId(), $trace->getKind(), $trace->getName()];
+        [$id, $kind, $play, $session] = [$trace->getId(), $trace->getKind(), $trace->getName(), (string) $member->getSession()];
         $unit = $kind->units()[0];
         $hasBegun = $trace->series()->count() > 0;
         // The end of a recording is written down also when whoever listened has gone.
         ignore_user_abort(true);
 
-        return new StreamedResponse(function () use ($recording, $id, $kind, $play, $unit, $hasBegun): void {
+        return new StreamedResponse(function () use ($recording, $id, $kind, $play, $unit, $hasBegun, $sessions, $session): void {
             if (!$this->traces->claim($id)) {
                 self::send('end', '');
 
@@ -176,11 +178,12 @@ final class TraceController extends AbstractController
                 return;
             }
             try {
-                $recording->run($id, $kind, $play, static function (array $times, array $values) use ($unit): bool {
+                $recording->run($id, $kind, $play, static function (array $times, array $values) use ($unit, $sessions, $session): bool {
                     $shown = array_map(static fn (float $value): float => round($unit->fromSi($value), 4), $values);
                     self::send('samples', json_encode(['t' => $times, 'v' => $shown], \JSON_THROW_ON_ERROR));
 
-                    return 0 === connection_aborted();
+                    // Who is signed out hears no more of it, from the next handful on.
+                    return 0 === connection_aborted() && $sessions->isOpen($session);
                 });
                 self::send('end', '');
             } catch (SilentGauge) {
@@ -191,7 +194,7 @@ final class TraceController extends AbstractController
 
     /** For a page without a script: the request itself waits while a stretch is recorded. */
     #[Route('/traces/{trace}/wait', name: 'trace_wait', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
-    #[IsGranted(JobVoter::RECORD)]
+    #[IsGranted(OwnVoter::MEND, 'trace')]
     public function wait(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, #[CurrentUser] Member $member): Response
     {
         $this->taps->check($request);
@@ -210,7 +213,7 @@ final class TraceController extends AbstractController
     }
 
     #[Route('/traces/{trace}/stop', name: 'trace_stop', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
-    #[IsGranted(JobVoter::RECORD)]
+    #[IsGranted(OwnVoter::MEND, 'trace')]
     public function stop(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
     {
         $key = $this->taps->check($request);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Wait;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
@@ -13,7 +14,7 @@ use Doctrine\ORM\Mapping as ORM;
 /** Something of a job that needs time and no hands; whoever comes by sees when it is ready. */
 #[ORM\Entity(repositoryClass: WaitRepository::class)]
 #[ORM\Index(columns: ['ended_at', 'ready_at'])]
-class Wait
+class Wait implements RecordedBy
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
@@ -106,7 +107,7 @@ class Wait
         return $this->endedAt;
     }
 
-    public function getStartedBy(): Member
+    public function getBy(): Member
     {
         return $this->startedBy;
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Wait;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\OwnVoter;
 use AwakeShed\App\Http\Taps;
 use AwakeShed\App\Job\JobResolver;
-use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\Once;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -25,7 +25,7 @@ final class WaitController extends AbstractController
 
     /** It takes otherwise long than was reckoned. */
     #[Route('/waits/{id}/minutes', name: 'wait_minutes', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
-    #[IsGranted(JobVoter::RECORD)]
+    #[IsGranted(OwnVoter::MEND, 'wait')]
     public function minutes(#[MapEntity] Wait $wait, Request $request, Taps $taps, Once $once, #[CurrentUser] Member $member): Response
     {
         $key = $taps->check($request);
@@ -46,7 +46,7 @@ final class WaitController extends AbstractController
 
     /** Somebody has come back to what waited. */
     #[Route('/waits/{id}/end', name: 'wait_end', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
-    #[IsGranted(JobVoter::RECORD)]
+    #[IsGranted(OwnVoter::MEND, 'wait')]
     public function end(#[MapEntity] Wait $wait, Request $request, Taps $taps, Once $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
         $once->run($taps->check($request), $member, static function () use ($wait, $clock): null {

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Waste;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\OwnVoter;
+use AwakeShed\App\Audit\Deed;
+use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Exchange\CsvText;
 use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Http\Taps;
@@ -35,6 +38,7 @@ final class WasteController extends AbstractController
         private readonly Once $once,
         private readonly ClockInterface $clock,
         private readonly Ledger $ledger,
+        private readonly Trail $trail,
     ) {
     }
 
@@ -65,8 +69,9 @@ final class WasteController extends AbstractController
         try {
             if ([] === $problems && null !== $stream) {
                 $can = new WasteCan($typed['name'], $stream, Volume::millilitres(1000 * DecimalText::parse($typed['litres'])));
-                $this->once->run($key, $member, function () use ($can): null {
+                $this->once->run($key, $member, function () use ($can, $member): null {
                     $this->entities->persist($can);
+                    $this->trail->note($member->getId(), Deed::CanAdded, $can->getName(), [], ['stream' => $can->getStream()->value]);
 
                     return null;
                 });
@@ -85,8 +90,9 @@ final class WasteController extends AbstractController
     #[IsGranted(JobVoter::PUT_RIGHT)]
     public function emptied(#[MapEntity] WasteCan $can, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
     {
-        $this->once->run($taps->check($request), $member, function () use ($can): null {
+        $this->once->run($taps->check($request), $member, function () use ($can, $member): null {
             $can->empty($this->clock->now());
+            $this->trail->note($member->getId(), Deed::CanEmptied, $can->getName());
 
             return null;
         });
@@ -102,8 +108,9 @@ final class WasteController extends AbstractController
     {
         $key = $taps->check($request);
         $note = $taps->text($request, 'note');
-        $this->once->run($key, $member, function () use ($stream, $note): null {
+        $this->once->run($key, $member, function () use ($stream, $note, $member): null {
             $rule = $this->entities->find(WasteRule::class, $stream) ?? new WasteRule($stream);
+            $this->trail->change($member->getId(), Deed::WasteRule, $stream->value, ['note' => $rule->getNote()], ['note' => $note]);
             $rule->say($note);
             $this->entities->persist($rule);
 
@@ -122,7 +129,7 @@ final class WasteController extends AbstractController
         $form->handleRequest($request);
         [$stream, $volume] = [$form->get('stream')->getData(), $form->get('volume')->getData()];
         if ($form->isSubmitted() && $form->isValid() && $stream instanceof WasteStream && $volume instanceof Volume) {
-            $this->once->run(RequestKeyExtension::keyOf($form), $member, function () use ($job, $stream, $volume, $member): null {
+            $this->once->run(RequestKeyExtension::keyOf($form, $request), $member, function () use ($job, $stream, $volume, $member): null {
                 $this->ledger->pour($job, $stream, $volume, $member);
 
                 return null;
@@ -136,7 +143,7 @@ final class WasteController extends AbstractController
     }
 
     #[Route('/waste/{id}/take-back', name: 'waste_take_back', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
-    #[IsGranted(JobVoter::RECORD)]
+    #[IsGranted(OwnVoter::MEND, 'portion')]
     public function takeBack(#[MapEntity] WastePortion $portion, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
     {
         $this->once->run($taps->check($request), $member, function () use ($portion): null {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Waste;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Fuel\WasteStream;
@@ -17,7 +18,7 @@ use Doctrine\ORM\Mapping as ORM;
 /** A volume put into one of the waste cans; taken back when it was written down wrongly, never deleted. */
 #[ORM\Entity(repositoryClass: WasteRepository::class)]
 #[ORM\Index(columns: ['stream', 'taken_back_at'])]
-class WastePortion
+class WastePortion implements RecordedBy
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;

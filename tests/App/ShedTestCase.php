@@ -7,6 +7,9 @@ namespace AwakeShed\Tests\App;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Account\SessionKeeper;
+use AwakeShed\App\Account\Shop;
+use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
@@ -21,6 +24,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /** A shed with one person of each role and nothing in it; every test is rolled back. */
@@ -33,6 +37,7 @@ abstract class ShedTestCase extends WebTestCase
     protected function setUp(): void
     {
         $this->browser = self::createClient();
+        self::entities()->persist(new Shop('Test shop', '', UnitSystem::TradeMixed, false, new \DateTimeImmutable('2026-11-01')));
         foreach (Role::cases() as $role) {
             $member = new Member($role->value, ucfirst($role->value).' Tester', $role, new \DateTimeImmutable('2026-11-01'));
             $member->changePassword(self::service(UserPasswordHasherInterface::class)->hashPassword($member, self::PASSWORD));
@@ -68,7 +73,9 @@ abstract class ShedTestCase extends WebTestCase
 
     protected function signIn(Role $role = Role::Technician): void
     {
-        $this->browser->loginUser($this->member($role));
+        $member = $this->member($role);
+        self::service(SessionKeeper::class)->open($member, new Request());
+        $this->browser->loginUser($member);
     }
 
     protected function job(MachineKind $kind = MachineKind::Mower, string $label = 'Heronbill test mower'): Job

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Account;
 
+use AwakeShed\App\Account\KeptForms;
 use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\UnitSystem;
+use AwakeShed\App\Http\KeptInput;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Tests\App\ShedTestCase;
 use Psr\Cache\CacheItemPoolInterface;
+use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Routing\RouterInterface;
 
@@ -21,11 +25,12 @@ final class AccountTest extends ShedTestCase
         $checked = 0;
         foreach (self::service(RouterInterface::class)->getRouteCollection() as $name => $route) {
             $address = strtr($route->getPath(), ['{job}' => '1', '{sample}' => 'tank', '{part}' => 'look', '{id}' => '1', '{size}' => 'full', '{entry}' => '1']);
-            if (str_contains($address, '{') || 'sign_in' === $name) {
+            if (str_contains($address, '{') || \in_array($name, ['sign_in', 'lost_password', 'first_owner'], true)) {
                 continue;
             }
             $this->browser->request($route->getMethods()[0] ?? 'GET', $address);
-            self::assertResponseRedirects('/sign-in', 303, (string) $name);
+            self::assertResponseStatusCodeSame(303, (string) $name);
+            self::assertStringStartsWith('/sign-in', (string) $this->browser->getResponse()->headers->get('Location'), (string) $name);
             ++$checked;
         }
         self::assertGreaterThan(25, $checked);
@@ -110,7 +115,7 @@ final class AccountTest extends ShedTestCase
         self::assertSame(Role::Technician, self::service(MemberRepository::class)->withSignInName('una')?->getRole());
         $page = $this->browser->request('GET', '/people');
         $this->browser->submit($page->selectButton('Add them')->form(['new_member[name]' => 'Other', 'new_member[signInName]' => 'una', 'new_member[role]' => 'technician', 'new_member[password]' => 'long-enough-for-una']));
-        $this->assertSays('Somebody signs in by that name already.');
+        $this->assertSays('Somebody signs in by that name already');
     }
 
     public function testTheLastOwnerStays(): void
@@ -129,29 +134,83 @@ final class AccountTest extends ShedTestCase
         self::assertFalse($this->member(Role::Owner)->isActive());
     }
 
-    public function testAnExpiredSessionKeepsWhatWasTyped(): void
+    public function testAnExpiredSessionKeepsWhatWasTypedForWhoeverTypedIt(): void
     {
         $job = $this->job();
-        $address = '/jobs/'.$job->getId().'/findings';
-        $this->browser->request('POST', $address, ['test' => 'look.oil_colour', 'outcome' => 'dark', '_token' => 'of-a-lost-session', 'request_key' => '019ab4c2-7a11-7c11-8000-0123456789ab'], server: ['HTTP_ORIGIN' => 'http://localhost']);
-        self::assertResponseRedirects('/sign-in');
+        $this->signInByHand();
+        $this->browser->getCookieJar()->expire('MOCKSESSID');
+        $this->browser->request('POST', '/jobs/'.$job->getId().'/findings', ['test' => 'look.oil_colour', 'outcome' => 'dark', '_token' => 'of-a-lost-session', 'request_key' => '019ab4c2-7a11-7c11-8000-0123456789ab'], server: ['HTTP_ORIGIN' => 'http://localhost']);
+        self::assertResponseRedirects('/sign-in?kept=1');
         $this->browser->followRedirects();
         $this->browser->followRedirect();
         $this->assertSays('What you typed is kept');
-        $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
+        // Somebody else at the same device sees nothing of it.
+        $this->browser->submitForm('Sign in', ['name' => 'apprentice', 'password' => self::PASSWORD]);
+        $this->assertSays('The shed');
+        $this->browser->submitForm('Sign out');
+        $this->signInByHand();
         $this->assertSays('You were signed out while saving');
         $this->assertSays('look.oil_colour');
         $this->browser->submitForm('Send it again');
         self::assertSame(['dark'], $this->record($job)->case()->standing('look.oil_colour')?->outcomes);
+        $this->browser->request('GET', '/kept');
+        self::assertResponseRedirects('/');
     }
 
-    public function testAnotherSiteCannotPutWordsIntoTheNextSession(): void
+    public function testWhatIsKeptIsWipedAtSignOut(): void
     {
-        $this->browser->request('POST', '/jobs/1/findings', ['test' => 'look.oil_colour', 'outcome' => 'dark'], server: ['HTTP_ORIGIN' => 'http://elsewhere.example']);
+        $this->signInByHand();
+        $kept = KeptInput::of(Request::create('/jobs/1/findings', 'POST', ['test' => 'look.oil_colour']));
+        self::service(KeptForms::class)->keep((int) $this->member(Role::Technician)->getId(), $kept ?? self::fail());
+        $this->browser->submitForm('Sign out');
+        self::assertFalse(self::service(KeptForms::class)->has($this->member(Role::Technician)));
+    }
+
+    public function testNothingIsKeptForAStrangerNorForAnotherSite(): void
+    {
+        $this->signInByHand();
+        $who = $this->browser->getCookieJar()->get('shed_who') ?? self::fail('The device is not marked.');
+        $this->browser->getCookieJar()->clear();
+        $send = fn (string $origin) => $this->browser->request('POST', '/jobs/1/findings', ['test' => 'look.oil_colour', 'outcome' => 'dark'], server: ['HTTP_ORIGIN' => $origin]);
+        $send('http://localhost');
+        self::assertResponseRedirects('/sign-in');
+        $this->browser->getCookieJar()->set($who);
+        $send('http://elsewhere.example');
+        self::assertResponseRedirects('/sign-in');
+        $this->browser->getCookieJar()->clear();
+        $this->browser->getCookieJar()->set(new Cookie('shed_who', preg_replace('/^\d+/', (string) $this->member(Role::Owner)->getId(), $who->getValue()) ?? ''));
+        $send('http://localhost');
+        self::assertResponseRedirects('/sign-in');
+        self::assertFalse(self::service(KeptForms::class)->has($this->member(Role::Owner)));
+    }
+
+    public function testAnonymousPagesBeginNoSession(): void
+    {
+        foreach (['GET' => ['/', '/sign-in', '/jobs/1', '/lost-password', '/nowhere'], 'POST' => ['/jobs/1/findings', '/take-in', '/sign-in']] as $method => $addresses) {
+            foreach ($addresses as $address) {
+                $this->browser->request($method, $address, 'POST' === $method ? ['name' => 'technician', 'password' => 'wrong', '_csrf_token' => 'x'] : []);
+                self::assertNull($this->browser->getCookieJar()->get('MOCKSESSID'), "$method $address");
+            }
+        }
+        // A made-up cookie is no session either.
+        $this->browser->getCookieJar()->set(new Cookie('MOCKSESSID', str_repeat('a', 32)));
+        $this->browser->request('GET', '/jobs/1');
+        self::assertResponseRedirects('/sign-in?to=/jobs/1');
+        self::assertFileDoesNotExist(\sprintf((string) self::getContainer()->getParameter('shed.session_file'), str_repeat('a', 32)));
+    }
+
+    public function testSigningInLeadsBackToWhereOneWanted(): void
+    {
+        $job = $this->job();
         $this->browser->followRedirects();
-        $this->browser->followRedirect();
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/gates');
         $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD]);
-        $this->assertSays('The shed');
+        self::assertSame('/jobs/'.$job->getId().'/gates', $this->browser->getRequest()->getPathInfo());
+        foreach (['//elsewhere.example', 'https://elsewhere.example', '/\\elsewhere.example', "/\t/elsewhere.example"] as $to) {
+            $this->browser->restart();
+            $page = $this->browser->request('GET', '/sign-in?to='.rawurlencode($to));
+            self::assertCount(0, $page->filter('input[name=_target_path]'), $to);
+        }
     }
 
     public function testAChangeWithoutATokenIsRefusedEverywhere(): void
@@ -178,5 +237,13 @@ final class AccountTest extends ShedTestCase
         $pool = self::getContainer()->get('cache.rate_limiter');
         self::assertInstanceOf(CacheItemPoolInterface::class, $pool);
         $pool->clear();
+    }
+
+    private function signInByHand(string $name = 'technician'): void
+    {
+        $this->browser->followRedirects();
+        $this->browser->request('GET', '/sign-in');
+        $this->browser->submitForm('Sign in', ['name' => $name, 'password' => self::PASSWORD]);
+        $this->browser->followRedirects(false);
     }
 }

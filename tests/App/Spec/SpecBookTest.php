@@ -156,7 +156,7 @@ final class SpecBookTest extends ShedTestCase
         $form['spec_page[request_key]'] = RequestKey::fresh()->value;
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(422);
-        $this->assertSays('Somebody else saved this page');
+        $this->assertSays('Somebody saved this while you were typing');
         self::entities()->clear();
         self::assertSame(600.0, (self::service(SpecPageRepository::class)->named('Shared') ?? self::fail())->values()['oil_ml']->amount);
     }

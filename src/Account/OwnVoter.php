@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Photo;
+namespace AwakeShed\App\Account;
 
-use AwakeShed\App\Account\Role;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Security\Core\Authorization\AccessDecisionManagerInterface;
 use Symfony\Component\Security\Core\Authorization\Voter\Vote;
 use Symfony\Component\Security\Core\Authorization\Voter\Voter;
 
 /**
- * Everybody removes the pictures they took; a technician removes anybody's.
+ * Everybody mends what they made themselves, be it a photo, a timer, a recording or what was poured; a technician mends
+ * anybody's.
  *
- * @extends Voter<self::REMOVE, Photo>
+ * @extends Voter<self::MEND, RecordedBy>
  */
-final class PhotoVoter extends Voter
+final class OwnVoter extends Voter
 {
-    public const REMOVE = 'photo_remove';
+    public const MEND = 'mend';
 
     public function __construct(private readonly AccessDecisionManagerInterface $decisions)
     {
@@ -25,12 +25,17 @@ final class PhotoVoter extends Voter
 
     protected function supports(string $attribute, mixed $subject): bool
     {
-        return self::REMOVE === $attribute && $subject instanceof Photo;
+        return self::MEND === $attribute && $subject instanceof RecordedBy;
     }
 
     protected function voteOnAttribute(string $attribute, mixed $subject, TokenInterface $token, ?Vote $vote = null): bool
     {
-        return $subject->getBy()->getUserIdentifier() === $token->getUserIdentifier()
+        $isGranted = $subject->getBy()->getUserIdentifier() === $token->getUserIdentifier()
             || $this->decisions->decide($token, [Role::Technician->securityName()]);
+        if (!$isGranted) {
+            $vote?->addReason('Somebody else made this; a technician can change it.');
+        }
+
+        return $isGranted;
     }
 }

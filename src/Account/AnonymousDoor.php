@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Account;
+
+use AwakeShed\App\Http\KeptInput;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpFoundation\RedirectResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Event\RequestEvent;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+
+/**
+ * Sends whoever has no session to the sign-in page before anything is begun for them: no session file, no look into
+ * what they sent. Only a form from a device where somebody's session ran out is kept, for that somebody.
+ */
+final readonly class AnonymousDoor
+{
+    /** The pages that need no sign-in, {@see config/packages/security.yaml}. */
+    private const OPEN = ['sign_in', 'lost_password', 'welcome', 'first_owner'];
+
+    public function __construct(private UrlGeneratorInterface $addresses, private WhoCookie $who, private KeptForms $kept, #[Autowire('%shed.session_file%')] private string $sessionFile)
+    {
+    }
+
+    /** After the router (32), before the firewall (8). */
+    #[AsEventListener(priority: 10)]
+    public function onRequest(RequestEvent $event): void
+    {
+        $request = $event->getRequest();
+        if (!$event->isMainRequest() || \in_array($request->attributes->get('_route'), self::OPEN, true) || $this->hasSession($request)) {
+            return;
+        }
+        $event->setResponse($this->toSignIn($request));
+    }
+
+    /** @return RedirectResponse that leads back to where they wanted to go */
+    public function toSignIn(Request $request): RedirectResponse
+    {
+        $parameters = [];
+        $member = $request->isMethodSafe() ? null : $this->who->read($request);
+        if (null !== $member && self::isFromUs($request)) {
+            $kept = KeptInput::of($request);
+            if (null !== $kept) {
+                $this->kept->keep($member, $kept);
+                $parameters = ['kept' => 1];
+            }
+        } elseif ($request->isMethod('GET') && 'shed' !== $request->attributes->get('_route')) {
+            $parameters = ['to' => $request->getPathInfo()];
+        }
+
+        return new RedirectResponse($this->addresses->generate('sign_in', $parameters), RedirectResponse::HTTP_SEE_OTHER);
+    }
+
+    /** A cookie alone is no session: anybody can send one. */
+    private function hasSession(Request $request): bool
+    {
+        if (!$request->hasPreviousSession()) {
+            return false;
+        }
+        $id = $request->cookies->getString($request->getSession()->getName());
+
+        return 1 === preg_match('/\A[a-zA-Z0-9,-]{16,250}\z/', $id) && is_file(\sprintf($this->sessionFile, $id));
+    }
+
+    /** Another site must not put words into somebody's next session. */
+    private static function isFromUs(Request $request): bool
+    {
+        return $request->getSchemeAndHttpHost() === $request->headers->get('Origin');
+    }
+}

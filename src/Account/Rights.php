@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Account;
+
+/**
+ * Who may do what, change by change, by the name of its route: what the page on roles says and what the tests hold
+ * every route against. The voters decide; this is their table.
+ */
+enum Rights: string
+{
+    case Everybody = 'everybody';
+
+    /** Apprentices for what they made themselves; technicians and owners for anybody's. */
+    case Own = 'own';
+    case Technician = 'technician';
+    case Owner = 'owner';
+
+    /** @return array<string, self> */
+    public static function ofChanges(): array
+    {
+        return array_fill_keys([
+            'take_in', 'job_machine', 'job_spec_choose', 'finding', 'short', 'act', 'job_calc_save', 'fuel_read', 'fuel_new_jar', 'fuel_settle', 'photo_add', 'waste_add',
+            'trace_import', 'job_trace_import', 'trace_record', 'job_trace_record', 'trace_file', 'carburetor_move', 'carburetor_bath', 'job_parts_want', 'part_becomes',
+            'me', 'my_sessions', 'own_password', 'second_factor', 'sign_out',
+        ], self::Everybody) + array_fill_keys([
+            'entry_correct', 'entry_undo', 'photo_remove', 'waste_take_back', 'wait_minutes', 'wait_end', 'trace_wait', 'trace_stop',
+        ], self::Own) + array_fill_keys([
+            'put_right', 'job_hand_back', 'case_import', 'fuel_school', 'job_schools_choose', 'carburetor_template', 'spec_new', 'spec_page', 'spec_import', 'waste_can', 'waste_can_empty', 'waste_rule', 'oil_new', 'oil_move',
+        ], self::Technician) + array_fill_keys([
+            'people', 'person_link', 'person_role', 'person_leave', 'person_sign_out', 'person_forget', 'schools_choose', 'odds_fault', 'odds_test', 'odds_claims', 'odds_reset', 'my_second_factor', 'shop', 'shop_throw_away_demo',
+        ], self::Owner);
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Account;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+
+/** The shop this shed belongs to; there is one, or none as long as the shed was not opened. */
+#[ORM\Entity]
+class Shop
+{
+    public const ONLY = 1;
+    public const LONGEST = 120;
+
+    #[ORM\Id, ORM\Column]
+    private int $id = self::ONLY;
+
+    #[ORM\Column(length: 120)]
+    private string $name;
+
+    #[ORM\Column(length: 120)]
+    private string $place;
+
+    /** What new people read and type in until they choose. */
+    #[ORM\Column(enumType: UnitSystem::class, length: 20)]
+    private UnitSystem $units;
+
+    #[ORM\Column]
+    private bool $isDemo;
+
+    #[ORM\Column(type: Types::DATETIME_IMMUTABLE)]
+    private \DateTimeImmutable $openedAt;
+
+    public function __construct(string $name, string $place, UnitSystem $units, bool $isDemo, \DateTimeImmutable $openedAt)
+    {
+        $this->call($name, $place, $units);
+        $this->isDemo = $isDemo;
+        $this->openedAt = $openedAt;
+    }
+
+    public function call(string $name, string $place, UnitSystem $units): void
+    {
+        $this->name = mb_substr(trim($name), 0, self::LONGEST);
+        $this->place = mb_substr(trim($place), 0, self::LONGEST);
+        $this->units = $units;
+    }
+
+    public function getId(): int
+    {
+        return $this->id;
+    }
+
+    public function getName(): string
+    {
+        return $this->name;
+    }
+
+    public function getPlace(): string
+    {
+        return $this->place;
+    }
+
+    public function getUnits(): UnitSystem
+    {
+        return $this->units;
+    }
+
+    public function isDemo(): bool
+    {
+        return $this->isDemo;
+    }
+
+    public function getOpenedAt(): \DateTimeImmutable
+    {
+        return $this->openedAt;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Evidence;
+
+use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Line\Line;
+use AwakeShed\Core\Stage\Stage;
+use AwakeShed\Core\Stage\Work;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+
+/** The page a tap was made on, as the tap says it. What leads nowhere leads to the job: what was recorded stands either way. */
+final readonly class WayBack
+{
+    public function __construct(private UrlGeneratorInterface $addresses, private Vocabulary $vocabulary, private Line $line, private Work $work)
+    {
+    }
+
+    /**
+     * @param string $back the page, with what it is of behind a colon: "gates", "room:bowl", "stage:flush"
+     * @param string $gate at which of the gates, on their page
+     *
+     * @return string an address of the shed
+     */
+    public function to(Job $job, string $back, string $gate): string
+    {
+        [$page, $where] = [...explode(':', $back, 2), ''];
+        $route = match ($page) {
+            'gates' => ['gates', ['_fragment' => 'gate-'.$gate]],
+            'tank', 'bowl' => ['fuel', ['sample' => $page]],
+            'room' => isset($this->line->rooms[$where]) ? ['room', ['room' => $where]] : null,
+            'test' => isset($this->vocabulary->tests[$where]) ? ['test', ['test' => $where]] : null,
+            'stage', 'now' => $this->isStage($where) ? [$page, ['stage' => $where]] : null,
+            'history' => ['job_history', []],
+            'likely', 'carburetor', 'carburetor_refit', 'carburetor_map', 'carburetor_cleaning', 'carburetor_check' => [$page, []],
+            default => null,
+        };
+        [$name, $parameters] = $route ?? ['job', []];
+
+        return $this->addresses->generate($name, ['job' => $job->getId()] + $parameters);
+    }
+
+    private function isStage(string $id): bool
+    {
+        return \in_array($id, array_map(static fn (Stage $stage): string => $stage->id, $this->work->stages), true);
+    }
+}
