@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\App\Account;
 
 use AwakeShed\App\Http\KeptInput;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -21,7 +20,7 @@ final readonly class AnonymousDoor
     /** The pages that need no sign-in, {@see config/packages/security.yaml}. */
     private const OPEN = ['sign_in', 'lost_password', 'welcome', 'first_owner'];
 
-    public function __construct(private UrlGeneratorInterface $addresses, private WhoCookie $who, private KeptForms $kept, #[Autowire('%shed.session_file%')] private string $sessionFile)
+    public function __construct(private UrlGeneratorInterface $addresses, private WhoCookie $who, private KeptForms $kept, private KnownSessions $sessions)
     {
     }
 
@@ -57,12 +56,7 @@ final readonly class AnonymousDoor
     /** A cookie alone is no session: anybody can send one. */
     private function hasSession(Request $request): bool
     {
-        if (!$request->hasPreviousSession()) {
-            return false;
-        }
-        $id = $request->cookies->getString($request->getSession()->getName());
-
-        return 1 === preg_match('/\A[a-zA-Z0-9,-]{16,250}\z/', $id) && is_file(\sprintf($this->sessionFile, $id));
+        return $request->hasPreviousSession() && $this->sessions->has($request->cookies->getString($request->getSession()->getName()));
     }
 
     /** Another site must not put words into somebody's next session. */

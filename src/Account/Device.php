@@ -16,16 +16,18 @@ final readonly class Device
 
     public static function of(string $agent): string
     {
-        $named = static function (array $marks) use ($agent): ?string {
-            foreach ($marks as $mark => $name) {
-                if (str_contains($agent, $mark)) {
-                    return $name;
-                }
+        return implode(', ', array_filter([self::named(self::BROWSERS, $agent), self::named(self::SYSTEMS, $agent)], is_string(...)));
+    }
+
+    /** @param array<string, string> $marks in a browser's own words => what people call it; the first that is there */
+    private static function named(array $marks, string $agent): ?string
+    {
+        foreach ($marks as $mark => $name) {
+            if (str_contains($agent, $mark)) {
+                return $name;
             }
+        }
 
-            return null;
-        };
-
-        return implode(', ', array_filter([$named(self::BROWSERS), $named(self::SYSTEMS)]));
+        return null;
     }
 }

@@ -128,7 +128,7 @@ final readonly class People
      *
      * @param \Closure(): void $change
      *
-     * @throws LastOwner
+     * @throws LastOwner|\Throwable
      */
     private function change(Member $person, \Closure $change): void
     {

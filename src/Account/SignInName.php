@@ -17,7 +17,7 @@ final readonly class SignInName
         $text = trim(mb_scrub($typed));
         $plain = \Normalizer::normalize($text, \Normalizer::FORM_KC);
 
-        return mb_convert_case(false === $plain ? $text : $plain, \MB_CASE_FOLD, 'UTF-8');
+        return mb_convert_case(\is_string($plain) ? $plain : $text, \MB_CASE_FOLD, 'UTF-8');
     }
 
     /** What somebody else's name could be mistaken for: without accents, in Latin letters. */

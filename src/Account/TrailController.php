@@ -35,7 +35,7 @@ final class TrailController extends AbstractController
         $before = filter_var($request->query->getString('before'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1]]);
         $shown = $notes->latest($what, \is_int($before) ? $before : null);
         $names = [];
-        foreach ($members->findBy(['id' => array_values(array_unique(array_filter(array_map(static fn (AuditNote $note): ?int => $note->getMemberId(), $shown))))]) as $member) {
+        foreach ($members->findBy(['id' => array_values(array_unique(array_filter(array_map(static fn (AuditNote $note): ?int => $note->getMemberId(), $shown), is_int(...))))]) as $member) {
             $names[$member->getId()] = $member->getName();
         }
 

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Demo;
 
 use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\Given;
@@ -21,7 +22,6 @@ use AwakeShed\App\Oil\Oil;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
-use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Strip\WantedPart;
 use AwakeShed\App\Trace\Trace;

@@ -25,6 +25,7 @@ final class DemoCommand extends Command
         private readonly ClockInterface $clock,
         private readonly Words $words,
         private readonly Shops $shops,
+        private readonly string $runDir,
     ) {
         parent::__construct();
     }
@@ -54,7 +55,7 @@ final class DemoCommand extends Command
             return Command::SUCCESS;
         }
         if (true === $input->getOption('if-empty')) {
-            if ([] !== array_filter($holds)) {
+            if (array_sum($holds) > 0 || is_file($this->runDir.'/state/own')) {
                 $output->writeln('The shed is somebody\'s: nothing was laid over it.');
 
                 return Command::SUCCESS;

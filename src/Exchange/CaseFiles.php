@@ -38,9 +38,7 @@ final readonly class CaseFiles
         try {
             $tree = json_decode($json, false, self::DEEPEST, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $malformed) {
-            throw \JSON_ERROR_DEPTH === $malformed->getCode()
-                ? new UnreadableCase([new CaseProblem('', 'case.too_deep', \sprintf('Nested deeper than %d levels.', self::DEEPEST))])
-                : new UnreadableCase([new CaseProblem('', 'case.not_json', 'Not JSON: '.$malformed->getMessage().'.')]);
+            throw \JSON_ERROR_DEPTH === $malformed->getCode() ? new UnreadableCase([new CaseProblem('', 'case.too_deep', \sprintf('Nested deeper than %d levels.', self::DEEPEST))]) : new UnreadableCase([new CaseProblem('', 'case.not_json', 'Not JSON: '.$malformed->getMessage().'.')]);
         }
         $problems = $this->problemsOfShape($tree);
         if ([] !== $problems) {

@@ -48,7 +48,7 @@ final readonly class SideBySide
         return substr(hash('sha256', serialize(self::values($form))), 0, 32);
     }
 
-    /** @return array<string, mixed> the leaves, by their full names */
+    /** @return array<string, mixed> the leaves, nested by their names */
     private static function values(FormView $view): array
     {
         $values = [];
@@ -57,9 +57,9 @@ final readonly class SideBySide
                 continue;
             }
             if (self::isLeaf($child)) {
-                $values[$child->vars['full_name']] = $child->vars['value'];
+                $values[(string) $name] = $child->vars['value'];
             } else {
-                $values += self::values($child);
+                $values[(string) $name] = self::values($child);
             }
         }
 
@@ -118,11 +118,10 @@ final readonly class SideBySide
             return '' !== $text && \is_string($unit) ? "$text $unit" : $text;
         }
         $chosen = [];
-        /** @var ChoiceView $choice */
+        $domain = $view->vars['choice_translation_domain'] ?? null;
         foreach (\is_array($view->vars['choices']) ? $view->vars['choices'] : [] as $choice) {
-            if (\in_array($choice->value, \is_array($value) ? $value : [$value], true)) {
-                $domain = $view->vars['choice_translation_domain'] ?? null;
-                $chosen[] = false === $domain || !\is_string($choice->label) ? (string) $choice->label : $this->translator->trans($choice->label, domain: \is_string($domain) ? $domain : null);
+            if ($choice instanceof ChoiceView && \is_string($choice->label) && \in_array($choice->value, \is_array($value) ? $value : [$value], true)) {
+                $chosen[] = false === $domain ? $choice->label : $this->translator->trans($choice->label, domain: \is_string($domain) ? $domain : null);
             }
         }
 

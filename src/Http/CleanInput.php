@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\App\Http;
 
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Symfony\Component\HttpFoundation\InputBag;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
 /**
@@ -21,22 +20,26 @@ final class CleanInput
             return;
         }
         $request = $event->getRequest();
-        self::clean($request->query);
-        self::clean($request->request);
+        foreach ([$request->query, $request->request] as $bag) {
+            if (!mb_check_encoding(serialize($bag->all()), 'UTF-8')) {
+                $bag->replace(self::clean($bag->all()));
+            }
+        }
     }
 
-    /** @param InputBag<string|int|float|bool> $bag */
-    private static function clean(InputBag $bag): void
+    /**
+     * @param array<mixed> $sent
+     *
+     * @return array<string, mixed>
+     */
+    private static function clean(array $sent): array
     {
-        $sent = $bag->all();
-        if (mb_check_encoding($sent, 'UTF-8')) {
-            return;
-        }
         $clean = [];
         foreach ($sent as $name => $value) {
             // What lies deeper belongs to a form, which refuses such text by itself and shows where.
             $clean[mb_scrub((string) $name)] = \is_string($value) ? mb_scrub($value) : $value;
         }
-        $bag->replace($clean);
+
+        return $clean;
     }
 }

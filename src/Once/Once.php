@@ -23,7 +23,7 @@ final readonly class Once
      *
      * @return int|null the number of what was made, now or by the first request with this key
      *
-     * @throws KeyConflict when the key was used by somebody else, or for something else
+     * @throws KeyConflict|\Throwable when the key was used by somebody else, or for something else; and what the change throws
      */
     public function run(RequestKey $key, Member $by, \Closure $change): ?int
     {

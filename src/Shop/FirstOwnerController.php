@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Shop;
 
-use AwakeShed\App\Account\Shop;
-use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\People;
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Account\Shop;
+use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Once\Transaction;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Shop;
 
-use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\NewPassword;
+use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\UnitSystem;
 use Symfony\Component\Validator\Constraints as Assert;
 

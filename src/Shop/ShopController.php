@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Shop;
 
-use AwakeShed\App\Account\Shop;
-use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Account\Shop;
+use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;

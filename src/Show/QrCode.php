@@ -18,7 +18,7 @@ final readonly class QrCode
         $code = (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeArray();
         $rows = \is_array($code) && \is_array($code['bcode'] ?? null) ? $code['bcode'] : [];
 
-        return new self(array_values(array_map(static fn (mixed $row): array => array_values(array_map(static fn (mixed $square): bool => 1 === (int) $square, \is_array($row) ? $row : [])), $rows)));
+        return new self(array_values(array_map(static fn (mixed $row): array => array_values(array_map(static fn (mixed $square): bool => \in_array($square, [1, '1'], true), \is_array($row) ? $row : [])), $rows)));
     }
 
     public function size(): int

@@ -93,7 +93,7 @@ test('a killed database is said in plain words, and everything committed is ther
     await page.getByRole('button', { name: 'Off, onto place 1' }).first().click();
     await expect(page.locator('[data-mat="1"]')).toBeVisible();
     await page.goto(`${job}/gates`);
-    process.kill(Number(readFileSync(`${process.env.SHED_RUN}/mariadb.pid`, 'utf8')), 'SIGKILL');
+    process.kill(Number(readFileSync(`${process.env.SHED_RUN}/db/mariadb.pid`, 'utf8')), 'SIGKILL');
     await page.getByRole('group', { name: 'Color of the oil' }).getByRole('button', { name: 'Dark' }).click();
     await expect(page.locator('[data-error=database]')).toContainText('The database does not answer');
     execFileSync('bash', ['-c', `. bin/lib/shed.sh; db_port=${process.env.SHED_DB_PORT}; start_database`], { stdio: 'ignore', timeout: 60_000 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Account;
 
 use AwakeShed\App\Account\KeptForms;
+use AwakeShed\App\Account\KnownSessions;
 use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\Role;
@@ -196,7 +197,7 @@ final class AccountTest extends ShedTestCase
         $this->browser->getCookieJar()->set(new Cookie('MOCKSESSID', str_repeat('a', 32)));
         $this->browser->request('GET', '/jobs/1');
         self::assertResponseRedirects('/sign-in?to=/jobs/1');
-        self::assertFileDoesNotExist(\sprintf((string) self::getContainer()->getParameter('shed.session_file'), str_repeat('a', 32)));
+        self::assertFalse(self::service(KnownSessions::class)->has(str_repeat('a', 32)));
     }
 
     public function testSigningInLeadsBackToWhereOneWanted(): void

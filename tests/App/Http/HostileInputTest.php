@@ -121,14 +121,17 @@ final class HostileInputTest extends ShedTestCase
 
     public function testALineThatDiesInTheMiddleIsAnOutageNotAFailureOfOurs(): void
     {
-        $lost = DriverFailure::new(new class('SQLSTATE[HY000]: General error: 2013 Lost connection to server during query') extends \PDOException {
-            public ?array $errorInfo = ['HY000', 2013, 'Lost connection'];
-        });
-        self::assertSame(Outage::Database, Outage::in(new \RuntimeException('wrapped', 0, new DriverException($lost, null))));
-        $full = DriverFailure::new(new class('SQLSTATE[HY000]: General error: 1114 The table is full') extends \PDOException {
-            public ?array $errorInfo = ['HY000', 1114, 'The table is full'];
-        });
-        self::assertSame(Outage::Disk, Outage::in(new DriverException($full, null)));
+        $lost = new DriverException(DriverFailure::new(self::failure(2013, 'Lost connection to server during query')), null);
+        self::assertSame(Outage::Database, Outage::in(new \RuntimeException('wrapped', 0, $lost)));
+        self::assertSame(Outage::Disk, Outage::in(new DriverException(DriverFailure::new(self::failure(1114, 'The table is full')), null)));
         self::assertNull(Outage::in(new \RuntimeException('ours')));
+    }
+
+    private static function failure(int $number, string $message): \PDOException
+    {
+        $failure = new \PDOException("SQLSTATE[HY000]: General error: $number $message");
+        $failure->errorInfo = ['HY000', $number, $message];
+
+        return $failure;
     }
 }
