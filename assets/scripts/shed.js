@@ -1,6 +1,6 @@
 /*
- * What the pages do beyond plain HTML: timers that tick, keys, drafts that survive a dead connection, and the jar whose
- * layers can be dragged. Everything here only improves a page that works without it.
+ * What the pages do beyond plain HTML: timers that tick, keys, and the jar whose layers can be dragged. What is kept over
+ * a dead connection is in kept.js. Everything here only improves a page that works without it.
  */
 (() => {
     'use strict';
@@ -23,117 +23,11 @@
     };
     setInterval(tick, 1000);
 
-    // --- Drafts: what is typed is kept on this device until the server has said that it is saved.
-
-    const draftKey = (form) => `draft:${form.dataset.draft}`;
-    const fieldsOf = (form) => [...form.elements].filter((field) =>
-        field.name && !['hidden', 'file', 'password', 'submit', 'button'].includes(field.type) || /(^|\[)request_key\]?$/.test(field.name));
-    const storage = (() => {
-        try {
-            localStorage.setItem('probe', '1');
-            localStorage.removeItem('probe');
-            return localStorage;
-        } catch {
-            return null; // Private windows may refuse; the page works without drafts.
-        }
-    })();
-
-    const keepDraft = (form) => {
-        const values = fieldsOf(form).map((field) =>
-            [field.name, field.value, ['checkbox', 'radio'].includes(field.type) ? field.checked : null]);
-        storage?.setItem(draftKey(form), JSON.stringify({ page: location.pathname, values }));
-    };
-    const dropDraft = (form) => storage?.removeItem(draftKey(form));
-
-    const restoreDraft = (form) => {
-        const kept = storage?.getItem(draftKey(form));
-        if (!kept || form.querySelector('.error')) {
-            return;
-        }
-        let changed = false;
-        for (const [name, value, checked] of JSON.parse(kept).values) {
-            for (const field of form.querySelectorAll(`[name="${CSS.escape(name)}"]`)) {
-                if (checked === null) {
-                    changed ||= field.type !== 'hidden' && field.value !== value;
-                    field.value = value;
-                } else if (field.value === value) {
-                    changed ||= field.checked !== checked;
-                    field.checked = checked;
-                }
-            }
-        }
-        if (changed) {
-            const note = document.createElement('p');
-            note.className = 'note is-ask';
-            note.setAttribute('role', 'status');
-            note.textContent = words.wordsRestored;
-            form.prepend(note);
-        } else {
-            dropDraft(form);
-        }
-    };
-
-    document.addEventListener('input', (event) => {
-        const form = event.target.form;
-        if (form?.dataset.draft !== undefined) {
-            keepDraft(form);
-        }
-    });
-    // A full page load after a plain submit: the draft goes only once the next page has arrived without its errors.
-    document.addEventListener('submit', (event) => {
-        if (event.target.dataset?.draft !== undefined) {
-            sessionStorage.setItem('sent', draftKey(event.target));
-        }
-    });
-    const sent = sessionStorage.getItem('sent');
-    if (sent) {
-        sessionStorage.removeItem('sent');
-        if (!document.querySelector('.error, [data-error], form[action$="/sign-in"]')) {
-            storage?.removeItem(sent);
-        }
-    }
-
-    // --- A dead connection: the form waits and is sent again, under the same request key, so once.
-
-    const waiting = new Set();
-    const offline = document.getElementById('offline');
-    const say = (text) => {
-        offline.textContent = text;
-        offline.hidden = text === '';
-    };
-    const sendAgain = () => {
-        const forms = [...waiting];
-        waiting.clear();
-        say('');
-        for (const form of forms.filter((candidate) => candidate.isConnected)) {
-            form.requestSubmit(form.tapped ?? undefined);
-        }
-    };
-    // A field that asks by itself, as completion does, sends nothing that could be lost and needs no waiting for.
+    // A field that asks by itself, as completion does, sends nothing that could be lost.
     const isAsking = (event) => event.detail.elt.matches?.('input');
-    document.addEventListener('htmx:sendError', (event) => {
-        const form = event.detail.elt.closest('form');
-        if (form && !isAsking(event)) {
-            waiting.add(form);
-            say(words.wordsOffline);
-        }
-    });
-    document.addEventListener('submit', (event) => {
-        event.target.tapped = event.submitter;
-    }, true);
-    window.addEventListener('online', sendAgain);
-    setInterval(() => waiting.size > 0 && sendAgain(), 5000);
-
-    // Before the next page stands: else its form would take the draft for its own, and with it a key that is used up.
-    document.addEventListener('htmx:beforeSwap', (event) => {
-        const form = event.detail.requestConfig?.elt.closest?.('form[data-draft]');
-        if (form && event.detail.xhr.status < 400) {
-            dropDraft(form);
-        }
-    });
     document.addEventListener('htmx:beforeRequest', (event) => {
         // One press, one request: the button rests until the answer is there.
-        if (!isAsking(event)) {
+        if (!isAsking(event) && !event.defaultPrevented) {
             event.detail.elt.closest?.('form')?.setAttribute('aria-busy', 'true');
         }
     });
@@ -144,7 +38,8 @@
     let overlapped = false;
     const isChange = (event) => event.detail.requestConfig.verb !== 'get';
     document.addEventListener('htmx:beforeRequest', (event) => {
-        if (isChange(event)) {
+        // What went into the outbox instead is not under way.
+        if (isChange(event) && !event.defaultPrevented) {
             overlapped ||= underWay > 0;
             underWay += 1;
         }
@@ -337,7 +232,7 @@
     const arrive = (part) => {
         tick();
         bringBackWhatWasTyped();
-        part.querySelectorAll('form[data-draft]').forEach(restoreDraft);
+        window.kept.arrive(part);
         part.querySelectorAll('svg[data-jar]').forEach(bringJarToLife);
         part.querySelectorAll('svg[data-live]').forEach(bringLiveToLife);
         part.querySelectorAll('.finder select').forEach((select) =>

@@ -282,7 +282,9 @@ start_web() {
 start_gauge() {
     runs "$run/gauge.pid" shed:gauge && return
     if port_taken "$gauge_port"; then say "port $gauge_port is taken: no gauge stand-in (SHED_GAUGE_PORT names another)"; return; fi
-    console shed:gauge >>"$run/log/gauge.log" 2>&1 </dev/null &
+    # A command, not a function of ours: that would stay behind as a shell, and hold the lock of whoever started it.
+    local as=(); if drops_root; then as=(setpriv --reuid=www-data --regid=www-data --init-groups --); fi
+    "${as[@]}" php "$project/bin/console" shed:gauge >>"$run/log/gauge.log" 2>&1 </dev/null &
     printf '%s' $! >"$run/gauge.pid"
     disown
 }

@@ -11,7 +11,7 @@ export const test = base.extend({
         const wrongs = [];
         page.on('pageerror', (error) => wrongs.push(`script: ${error.message}`));
         page.on('console', (message) => {
-            if (message.type() === 'error' && !/status of (4\d\d|503)|htmx:(sendError|sendAbort|afterRequest)|ERR_INTERNET_DISCONNECTED|ERR_CONNECTION/.test(message.text())) {
+            if (message.type() === 'error' && !/status of (4\d\d|503)|htmx:(sendError|sendAbort|afterRequest|timeout)|ERR_INTERNET_DISCONNECTED|ERR_CONNECTION/.test(message.text())) {
                 wrongs.push(`console: ${message.text()}`);
             }
         });
