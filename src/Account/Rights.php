@@ -29,7 +29,7 @@ enum Rights: string
         ], self::Own) + array_fill_keys([
             'put_right', 'job_hand_back', 'case_import', 'fuel_school', 'job_schools_choose', 'carburetor_template', 'spec_new', 'spec_page', 'spec_import', 'waste_can', 'waste_can_empty', 'waste_rule', 'oil_new', 'oil_move',
         ], self::Technician) + array_fill_keys([
-            'people', 'person_link', 'person_role', 'person_leave', 'person_sign_out', 'person_forget', 'schools_choose', 'odds_fault', 'odds_test', 'odds_claims', 'odds_reset', 'my_second_factor', 'shop', 'shop_throw_away_demo',
+            'people', 'person_link', 'person_role', 'person_leave', 'person_sign_out', 'person_forget', 'schools_choose', 'odds_fault', 'odds_test', 'odds_claims', 'odds_reset', 'my_second_factor', 'shop', 'shop_throw_away_demo', 'owner_erase',
         ], self::Owner);
     }
 }

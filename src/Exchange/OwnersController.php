@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Exchange;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Audit\Deed;
+use AwakeShed\App\Audit\Trail;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\OwnersJobs;
+use AwakeShed\App\Once\Once;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** What is kept of the owner of a machine, to be handed out or erased; and all the shop owns, to be taken away. */
+#[IsGranted(Role::OWNER_NAME)]
+final class OwnersController extends AbstractController
+{
+    public function __construct(private readonly OwnersJobs $owners)
+    {
+    }
+
+    #[Route('/owners', name: 'owners', methods: ['GET'])]
+    public function find(Request $request): Response
+    {
+        $name = trim($request->query->getString('name'));
+
+        return $this->render('exchange/owners.html.twig', ['name' => $name, 'jobs' => '' === $name ? [] : $this->owners->of($name), 'like' => '' === $name ? [] : $this->owners->namesLike($name)]);
+    }
+
+    #[Route('/owners.json', name: 'owner_export', methods: ['GET'])]
+    public function export(Request $request, Recorder $recorder, CaseFiles $cases): Response
+    {
+        $name = trim($request->query->getString('name'));
+        $kept = array_map(static fn (Job $job): array => [
+            'job' => $job->getId(),
+            'machine' => $job->getMachine()->getLabel(),
+            'contact' => $job->getMachine()->getOwnerContact(),
+            'taken_in' => $job->getTakenInAt()->format(\DATE_ATOM),
+            'wanted_by' => $job->getWantedBy()?->format('Y-m-d'),
+            'handed_back' => $job->getHandedBackAt()?->format(\DATE_ATOM),
+            'remarks' => $job->getRemarks(),
+            'case' => json_decode($cases->print($recorder->open($job)->case()), true, flags: \JSON_THROW_ON_ERROR),
+        ], $this->owners->of($name));
+        $response = new JsonResponse(['owner' => $name, 'jobs' => $kept]);
+        $response->headers->set('Content-Disposition', 'attachment; filename="owner.json"');
+
+        return $response;
+    }
+
+    /** The name and all that leads to it goes; the jobs and what was found on the machines stay. */
+    #[Route('/owners/erase', name: 'owner_erase', methods: ['POST'])]
+    public function erase(Request $request, Taps $taps, Once $once, Trail $trail, #[CurrentUser] Member $member): Response
+    {
+        $key = $taps->check($request);
+        $name = $taps->text($request, 'name');
+        if ('' === $name || 'erase' !== mb_strtolower($taps->text($request, 'sure'))) {
+            $this->addFlash('refused', 'Nothing was erased: the word was not typed.');
+
+            return $this->redirectToRoute('owners', ['name' => $name], Response::HTTP_SEE_OTHER);
+        }
+        $once->run($key, $member, function () use ($name, $trail, $member): null {
+            // Whose it was is just what the trail must not keep.
+            $trail->note($member->getId(), Deed::OwnerErased, '', [], ['jobs' => $this->owners->erase($name)]);
+
+            return null;
+        });
+        $this->addFlash('said', 'Erased. The jobs stay.');
+
+        return $this->redirectToRoute('owners', status: Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/shop.zip', name: 'shop_export', methods: ['GET'])]
+    public function all(ShopFile $file): Response
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'shed');
+        $file->write($path);
+        $response = new BinaryFileResponse($path, headers: ['Content-Type' => 'application/zip']);
+        $response->setContentDisposition('attachment', 'shop.zip');
+        $response->deleteFileAfterSend();
+
+        return $response;
+    }
+}

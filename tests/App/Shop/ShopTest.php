@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Shop;
+
+use AwakeShed\App\Account\MemberRepository;
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Account\Shop;
+use AwakeShed\App\Account\Shops;
+use AwakeShed\App\Account\UnitSystem;
+use AwakeShed\App\Exchange\ShopFile;
+use AwakeShed\App\Exchange\UnreadableShop;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobRepository;
+use AwakeShed\App\School\Schools;
+use AwakeShed\App\Shop\DemoMachines;
+use AwakeShed\App\Shop\OpeningCode;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Tests\App\ShedTestCase;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
+use Symfony\Component\Console\Tester\CommandTester;
+
+final class ShopTest extends ShedTestCase
+{
+    public function testTheFirstOwnerOpensTheShedOnceAndWithTheCodeOnly(): void
+    {
+        foreach (['shop', 'member'] as $table) {
+            self::entities()->getConnection()->executeStatement("DELETE FROM $table");
+        }
+        self::entities()->clear();
+        $code = self::service(OpeningCode::class)->current();
+        foreach (['', '?code=', '?code=wrong'] as $query) {
+            $this->browser->request('GET', '/first-owner'.$query);
+            self::assertResponseStatusCodeSame(404);
+        }
+        $page = $this->browser->request('GET', '/first-owner?code='.$code);
+        $fields = ['shop' => 'Fernhollow repairs', 'place' => 'Fernhollow', 'units' => 'metric', 'name' => 'Imre Sandvik', 'signInName' => 'imre', 'schools' => ['jet_drilling' => 'next_size_up']];
+        $form = $page->selectButton('Open it')->form(['first_owner' => ['password' => 'password1234'] + $fields]);
+        $this->browser->submit($form);
+        self::assertResponseStatusCodeSame(422);
+        $this->assertSays('one of the passwords everybody tries first');
+        $this->browser->submit($form, ['first_owner[password]' => 'a wrench under the stairs']);
+        self::assertResponseRedirects('/');
+        self::assertSame(['Fernhollow repairs', false], [self::service(Shops::class)->current()?->getName(), self::service(Shops::class)->current()?->isDemo()]);
+        $owner = self::service(MemberRepository::class)->withSignInName('imre');
+        self::assertSame([Role::Owner, UnitSystem::Metric, false], [$owner?->getRole(), $owner?->getUnits(), $owner?->mustChangePassword()]);
+        self::assertSame(['jet_drilling' => 'next_size_up'], self::service(Schools::class)->chosen());
+        $this->browser->request('GET', '/people');
+        self::assertResponseIsSuccessful();
+        $this->browser->request('GET', '/first-owner?code='.$code);
+        self::assertResponseStatusCodeSame(404);
+        self::assertFalse(self::service(OpeningCode::class)->isRight($code));
+    }
+
+    public function testTheDemosPeopleSignInOnThisMachineOnly(): void
+    {
+        self::entities()->find(Shop::class, Shop::ONLY)?->call('x', '', UnitSystem::Us);
+        self::entities()->getConnection()->executeStatement('UPDATE shop SET is_demo = 1');
+        self::entities()->clear();
+        $this->browser->request('GET', '/sign-in');
+        $this->assertSays('This is the demo');
+        foreach (['127.0.0.1' => true, '192.168.7.20' => false, '::1' => true] as $from => $may) {
+            $this->browser->getCookieJar()->clear();
+            $this->browser->request('GET', '/sign-in', server: ['REMOTE_ADDR' => $from]);
+            $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD], serverParameters: ['REMOTE_ADDR' => $from]);
+            self::assertSame($may, $this->browser->getResponse()->isRedirection(), $from);
+        }
+        $this->assertSays('');
+    }
+
+    public function testTheDemosMachinesAreThrownAwayInOneActAndOnesOwnStay(): void
+    {
+        [$demo, $own] = [$this->job(), $this->job()];
+        $this->found($demo, Finding::observed('look.oil_colour', 'dark'));
+        $demo->isForShow();
+        self::entities()->flush();
+        $this->signIn(Role::Owner);
+        $page = $this->browser->request('GET', '/shop');
+        $this->browser->submit($page->selectButton('Throw them away')->form(['sure' => 'yes']));
+        self::assertSame(1, self::service(DemoMachines::class)->count());
+        $this->browser->submit($page->selectButton('Throw them away')->form(['sure' => 'Throw away', 'request_key' => '019ab4c2-7a11-7c11-8000-0123456789ab']));
+        self::entities()->clear();
+        self::assertSame([0, 1], [self::service(DemoMachines::class)->count(), self::service(JobRepository::class)->count([])]);
+        self::assertNotNull(self::entities()->find(Job::class, $own->getId()));
+    }
+
+    public function testTheDemoIsLaidIntoAnEmptyShedOnly(): void
+    {
+        $this->job();
+        $command = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:demo'));
+        $command->execute(['--if-empty' => true]);
+        self::assertStringContainsString('nothing was laid over it', $command->getDisplay());
+        self::assertSame(1, self::service(JobRepository::class)->count([]));
+        $command->execute(['--holds' => true]);
+        self::assertStringContainsString('1 jobs, 0 entries of their records', $command->getDisplay());
+    }
+
+    public function testWhatIsKeptOfAMachinesOwnerIsHandedOutAndErased(): void
+    {
+        $this->signIn(Role::Owner);
+        $job = $this->job();
+        $form = $this->browser->request('GET', "/jobs/{$job->getId()}/machine")->selectButton('Save')->form();
+        $this->browser->submit($form, ['intake[ownerName]' => 'Ottoline Wexcombe', 'intake[ownerContact]' => 'rings the bell', 'intake[remarks]' => 'Ottoline wants it quiet']);
+        $this->browser->request('GET', '/owners.json?name=Ottoline+Wexcombe');
+        self::assertStringContainsString('rings the bell', (string) $this->browser->getResponse()->getContent());
+        $page = $this->browser->request('GET', '/owners?name=Ottoline+Wexcombe');
+        $this->browser->submit($page->selectButton('Erase')->form(['sure' => 'erase']));
+        self::entities()->clear();
+        self::assertSame(['Erased', ''], [$this->again($job)->getMachine()->getOwnerName(), $this->again($job)->getRemarks()]);
+        foreach (['entry', 'machine', 'job', 'audit_note', 'recorded_finding'] as $table) {
+            self::assertStringNotContainsStringIgnoringCase('Ottoline', json_encode(self::entities()->getConnection()->fetchAllAssociative("SELECT * FROM $table"), \JSON_THROW_ON_ERROR), $table);
+        }
+    }
+
+    public function testAllAShopOwnsGoesOutAndIntoAnEmptyShed(): void
+    {
+        $job = $this->job(label: 'Heronbill, travelling');
+        $this->found($job, Finding::observed('look.oil_colour', 'dark'));
+        $before = $this->record($job)->case();
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        $archive = self::service(ShopFile::class);
+        $archive->write($file);
+        try {
+            $archive->read($file, $this->member(Role::Owner));
+            self::fail('It was laid over a shed that is in use.');
+        } catch (UnreadableShop $refusal) {
+            self::assertSame('shop.not_empty', $refusal->reason());
+        }
+        foreach (['recorded_finding', 'entry', 'job', 'machine'] as $table) {
+            self::entities()->getConnection()->executeStatement("DELETE FROM $table");
+        }
+        self::entities()->clear();
+        self::assertSame(1, $archive->read($file, $this->member(Role::Owner)));
+        $again = self::service(JobRepository::class)->findAll()[0];
+        self::assertSame('Heronbill, travelling', $again->getMachine()->getLabel());
+        self::assertEquals($before->events, $this->record($again)->case()->events);
+    }
+
+    public function testTheTrailSaysWhoDidWhatAndWhatItSaidBefore(): void
+    {
+        $this->signIn(Role::Owner);
+        $this->post('/schools', ['question' => 'jet_drilling', 'school' => 'next_size_up']);
+        $this->browser->request('GET', '/spec.csv');
+        $this->browser->request('GET', '/audit');
+        $this->assertSays('School chosen: jet_drilling');
+        $this->assertSays('school: never');
+        $this->assertSays('school: next_size_up');
+        $this->assertSays('Taken out: /spec.csv');
+        $this->signIn();
+        $this->browser->request('GET', '/people');
+        $this->browser->request('GET', '/audit');
+        self::assertResponseStatusCodeSame(403);
+        $this->signIn(Role::Owner);
+        $this->browser->request('GET', '/audit?what=refused');
+        $this->assertSays('GET /people');
+        self::assertSame(2, $this->browser->getCrawler()->filter('tbody tr')->count());
+    }
+
+    public function testOldNotesGoByTheRule(): void
+    {
+        self::entities()->getConnection()->executeStatement("INSERT INTO audit_note (at, what, subject, said_before, says_now, address) VALUES ('2020-01-01', 'signed_in', 'x', '[]', '[]', '')");
+        $command = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:forget-notes'));
+        $command->execute(['--days' => '3']);
+        self::assertSame(2, $command->getStatusCode());
+        $command->execute([]);
+        self::assertStringContainsString('1 notes forgotten.', $command->getDisplay());
+    }
+}

@@ -1,0 +1,94 @@
+/* See bin/kill-test. */
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { Person, dice, given } from './attack.mjs';
+
+const WRITERS = 4;
+const { roll, of } = dice(given.seed);
+const shell = (script) => execFileSync('bash', ['-c', `. ${given.project}/bin/lib/shed.sh; ${script}`], { stdio: ['ignore', 'pipe', 'ignore'], timeout: 60_000, encoding: 'utf8' });
+const sql = (query) => shell(`. ${given.project}/bin/lib/keeping.sh; client mariadb -N shed -e "${query}"`).trim();
+const number = (file) => Number(readFileSync(`${given.run}/${file}`, 'utf8'));
+
+let going = true;
+const acknowledged = new Set();
+const begun = new Set();
+const before = Number(sql('SELECT COUNT(*) FROM entry'));
+
+const writer = async (name, job) => {
+    const person = new Person(given.address, name);
+    const insist = async (act) => {
+        for (let tries = 0; tries < 120; tries += 1) {
+            try {
+                if (await act()) {
+                    return;
+                }
+            } catch {
+                // The line is dead; somebody will have started it again in a moment.
+            }
+            await sleep(150);
+        }
+        throw new Error('it never came back');
+    };
+    const signIn = () => insist(async () => {
+        await person.signIn();
+        return true;
+    });
+    await signIn();
+    while (going) {
+        const key = crypto.randomUUID();
+        begun.add(key);
+        await insist(async () => {
+            const fields = { test: 'look.oil_colour', outcome: of(['clean', 'dark', 'black']), back: 'history' };
+            // Sent again it says the same, or it would be another change under its name.
+            person.said ??= fields;
+            const answer = await person.ask(`/jobs/${job}/findings`, { method: 'POST', body: new URLSearchParams({ ...person.said, _token: person.token, request_key: key }) });
+            const location = answer.headers.get('location') ?? '';
+            if (answer.status === 303 && location.includes('/history')) {
+                acknowledged.add(key);
+                person.said = undefined;
+                return true;
+            }
+            if (location.includes('/sign-in') || answer.status === 403) {
+                await signIn();
+            }
+            return false;
+        });
+    }
+};
+
+const jobs = sql('SELECT id FROM job WHERE handed_back_at IS NULL ORDER BY id LIMIT 4').split('\n');
+const writing = Promise.all(Array.from({ length: WRITERS }, (_, at) => writer(['odalys', 'tamsin', 'wim', 'tamsin'][at], jobs[at % jobs.length])));
+
+const killed = { database: 0, worker: 0, workers: 0, web: 0 };
+for (let kill = 1; kill <= Number(given.kills); kill += 1) {
+    await sleep(120 + 500 * roll());
+    const what = of(Object.keys(killed));
+    try {
+        const pid = number({ database: 'db/mariadb.pid', worker: 'php-fpm.pid', workers: 'php-fpm.pid', web: 'nginx.pid' }[what]);
+        const victim = what === 'worker' ? Number(of(execFileSync('pgrep', ['-P', String(pid)], { encoding: 'utf8' }).trim().split('\n'))) : pid;
+        process.kill(victim, 'SIGKILL');
+        killed[what] += 1;
+    } catch {
+        continue; // Not there just now.
+    }
+    if (what === 'database') {
+        shell('start_database');
+    } else if (what !== 'worker') {
+        shell('start_web');
+    }
+    if (kill % 20 === 0) {
+        process.stdout.write(`  ${kill} kills, ${acknowledged.size} acknowledged\n`);
+    }
+}
+going = false;
+await writing;
+
+const keys = new Set(sql(`SELECT request_key FROM used_key`).split('\n'));
+const lost = [...acknowledged].filter((key) => !keys.has(key)).length;
+const recorded = Number(sql('SELECT COUNT(*) FROM entry')) - before;
+const doubled = recorded - begun.size;
+process.stdout.write(`  ${JSON.stringify(killed)} killed; ${acknowledged.size} findings acknowledged, ${recorded} recorded, ${lost} lost, ${doubled} doubled\n`);
+if (lost !== 0 || doubled !== 0 || recorded !== acknowledged.size || acknowledged.size < Number(given.kills) / 4) {
+    process.exit(1);
+}
