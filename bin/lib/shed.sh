@@ -100,19 +100,26 @@ install_packages() {
     step "Installing ${missing[*]}" env DEBIAN_FRONTEND=noninteractive RUNLEVEL=1 apt-get install -y -q --no-install-recommends "${missing[@]}"
 }
 
+# By the pinned versions; where the registry has dropped one of them, by the lines in composer.json, and that is said.
+fetch_php_libraries() {
+    composer update -d "$project" --no-progress --no-scripts $(php "$project/bin/lib/pins.php" with) || composer update -d "$project" --no-progress --no-scripts
+}
+
 install_libraries() {
     local mark=$run/installed now
-    now=$(cat "$project/composer.json" "$project/packages/symfony/composer.json" "$project/package.json" | cksum)
+    now=$(cat "$project/composer.json" "$project/packages/symfony/composer.json" "$project/package.json" "$project/package-lock.json" "$project/packages/php-libraries.json" | cksum)
     if [ "$(cat "$mark" 2>/dev/null)" = "$now" ] && [ -d "$project/vendor" ] && [ -d "$project/node_modules" ]; then return; fi
     if [ -d "$project/vendor" ] && [ -d "$project/node_modules" ] && [ "$(cat "$project/vendor/.awake-shed" 2>/dev/null)" = "$now" ]; then
         printf '%s' "$now" >"$mark"; return
     fi
     export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
     step 'Fetching the Symfony source' composer install -d "$project/packages/symfony" --no-progress --no-scripts --no-autoloader
-    step 'Fetching PHP libraries' composer update -d "$project" --no-progress --no-scripts
+    step 'Fetching PHP libraries' fetch_php_libraries
+    php "$project/bin/lib/pins.php" check || fail 'a PHP library is not what it was when its version was pinned.' 'rm -rf vendor and try again; if it stays so, ask whoever keeps the project before you use it'
     # Some packages come with files only their owner may read, and their owner is not who serves them.
     chmod -R a+rX "$project/vendor"
-    step 'Fetching styles, scripts and fonts' npm --prefix "$project" install --no-audit --no-fund --no-package-lock --ignore-scripts
+    step 'Fetching styles, scripts and fonts' npm --prefix "$project" ci --no-audit --no-fund --ignore-scripts
+    { composer show -d "$project" --format=text --no-interaction | awk '{ print $1, $2 }'; node -e 'for (const [name, { version }] of Object.entries(JSON.parse(require("child_process").execSync("npm ls --json --depth=0", { cwd: process.argv[1], stdio: ["ignore", "pipe", "ignore"] })).dependencies)) console.log(name, version)' "$project"; } >"$run/installed.txt" 2>/dev/null || true
     printf '%s' "$now" >"$project/vendor/.awake-shed"
     printf '%s' "$now" >"$mark"
 }

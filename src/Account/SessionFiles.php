@@ -13,13 +13,17 @@ use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHand
  */
 final class SessionFiles extends AbstractSessionHandler implements KnownSessions
 {
+    /** s without use. */
+    public const LIFE = 43200;
+
     public function __construct(private readonly string $runDir)
     {
     }
 
+    /** Unused for longer than its life, a session is none, whether or not it was swept away yet. */
     public function has(string $id): bool
     {
-        return 1 === preg_match('/\A[a-zA-Z0-9,-]{16,250}\z/', $id) && is_file($this->file($id));
+        return 1 === preg_match('/\A[a-zA-Z0-9,-]{16,250}\z/', $id) && is_file($this->file($id)) && filemtime($this->file($id)) > time() - self::LIFE;
     }
 
     public function close(): bool
@@ -30,7 +34,8 @@ final class SessionFiles extends AbstractSessionHandler implements KnownSessions
     public function gc(int $max_lifetime): int
     {
         $gone = 0;
-        foreach (glob($this->runDir.'/sessions/*') ?: [] as $file) {
+        $files = glob($this->runDir.'/sessions/*');
+        foreach (false === $files ? [] : $files as $file) {
             if (@filemtime($file) < time() - $max_lifetime && @unlink($file)) {
                 ++$gone;
             }

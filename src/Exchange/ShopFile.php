@@ -97,8 +97,9 @@ final readonly class ShopFile
         if (!\is_array($told) || self::FORMAT !== ($told['format'] ?? null) || self::VERSION !== ($told['version'] ?? null)) {
             throw UnreadableShop::noArchive();
         }
-        /** @var array{schools?: array<string, string>, jobs?: list<JobSheetArray>} $told */
-        foreach ($told['schools'] ?? [] as $question => $school) {
+        /** @var array<string, string> $schools */
+        $schools = \is_array($told['schools'] ?? null) ? $told['schools'] : [];
+        foreach ($schools as $question => $school) {
             $this->schools->choose($question, $school);
         }
         $book = $zip->getFromName('spec-book.json');
@@ -108,12 +109,14 @@ final readonly class ShopFile
             $this->entities->persist($page);
         }
         $this->entities->flush();
-        foreach ($told['jobs'] ?? [] as $sheet) {
+        /** @var list<JobSheetArray> $sheets */
+        $sheets = \is_array($told['jobs'] ?? null) ? $told['jobs'] : [];
+        foreach ($sheets as $sheet) {
             $this->readJob($zip, $sheet, $by);
         }
         $zip->close();
 
-        return \count($told['jobs'] ?? []);
+        return \count($sheets);
     }
 
     /** @return JobSheetArray */

@@ -72,6 +72,7 @@ final class TraceController extends AbstractController
         private readonly SpecBook $specs,
         private readonly Recorder $recorder,
         private readonly ClosedActs $closed,
+        private readonly RecordingSlots $slots,
     ) {
     }
 
@@ -156,15 +157,19 @@ final class TraceController extends AbstractController
     public function live(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, OpenSessionRepository $sessions, #[CurrentUser] Member $member): Response
     {
         $this->mayRecord($trace, $member);
-        // The session is held as long as it is open: other pages of the same person would wait for the recording.
-        $request->getSession()->save();
         [$id, $kind, $play, $session] = [$trace->getId(), $trace->getKind(), $trace->getName(), (string) $member->getSession()];
         $unit = $kind->units()[0];
+        $slot = $this->slots->take($member);
         $hasBegun = $trace->series()->count() > 0;
         // The end of a recording is written down also when whoever listened has gone.
         ignore_user_abort(true);
 
-        return new StreamedResponse(function () use ($recording, $id, $kind, $play, $unit, $hasBegun, $sessions, $session): void {
+        return new StreamedResponse(function () use ($recording, $id, $kind, $play, $unit, $hasBegun, $sessions, $session, $slot): void {
+            if (null === $slot) {
+                self::send('silent', $this->translator->trans('Three recordings of yours run already. End one, then open this page anew.'));
+
+                return;
+            }
             if (!$this->traces->claim($id)) {
                 self::send('end', '');
 
@@ -188,6 +193,8 @@ final class TraceController extends AbstractController
                 self::send('end', '');
             } catch (SilentGauge) {
                 self::send('silent', $this->translator->trans('The gauge says nothing. What it had said before is kept.'));
+            } finally {
+                fclose($slot);
             }
         }, headers: ['Content-Type' => 'text/event-stream', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no']);
     }
@@ -199,10 +206,10 @@ final class TraceController extends AbstractController
     {
         $this->taps->check($request);
         $this->mayRecord($trace, $member);
-        $request->getSession()->save();
         $until = hrtime(true) + (int) (1e9 * self::WITHOUT_SCRIPT);
+        $slot = $this->slots->take($member);
         try {
-            if ($this->traces->claim($trace->getId())) {
+            if (null !== $slot && $this->traces->claim($trace->getId())) {
                 $recording->run($trace->getId(), $trace->getKind(), $trace->getName(), static fn (): bool => hrtime(true) < $until);
             }
         } catch (SilentGauge) {

@@ -99,7 +99,7 @@ final class SecondFactorTest extends ShedTestCase
         foreach ([[$codes[0], true], [$codes[0], false]] as [$code, $isGood]) {
             $this->passwordAlone();
             $this->browser->request('GET', '/second-factor');
-            $this->browser->submitForm('Go in', ['code' => strtoupper((string) $code)]);
+            $this->browser->submitForm('Go in', ['code' => strtoupper($code)]);
             self::assertSame($isGood ? 303 : 422, $this->browser->getResponse()->getStatusCode());
         }
         for ($try = 0; $try < 7; ++$try) {

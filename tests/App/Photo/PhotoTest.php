@@ -5,16 +5,27 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Photo;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Http\Outage;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
+use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\Tests\App\ShedTestCase;
+use League\Flysystem\FilesystemOperator;
+use League\Flysystem\UnableToWriteFile;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
+use Symfony\Component\Clock\Test\ClockSensitiveTrait;
+use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 
 final class PhotoTest extends ShedTestCase
 {
+    use ClockSensitiveTrait;
+
     public function testAPictureIsScaledStrippedAndShown(): void
     {
         $this->signIn();
@@ -103,6 +114,109 @@ final class PhotoTest extends ShedTestCase
     private function send(Job $job, string $file): void
     {
         $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token()], ['photos' => [new UploadedFile($file, 'mower.jpg', 'image/jpeg', null, true)]]);
+    }
+
+    public function testMorePicturesThanAreTakenInAtOnceAreRefusedNotCutOff(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $file = self::picture(10, 10);
+        foreach ([25 => 422, 20 => 303] as $count => $status) {
+            $photos = array_map(static fn (): UploadedFile => new UploadedFile($file, 'mower.jpg', 'image/jpeg', null, true), range(1, $count));
+            $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value], ['photos' => $photos]);
+            self::assertResponseStatusCodeSame($status);
+        }
+        self::assertCount(20, $this->photos($job));
+    }
+
+    public function testManyPixelsInSmallFilesAreRefusedByTheirHeaders(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        // A header alone: 6300 by 6300 pixels that nobody may have to decode.
+        $header = pack('NNCCCCC', 6300, 6300, 8, 0, 0, 0, 0);
+        file_put_contents($file, "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.$header.pack('N', crc32('IHDR'.$header)));
+        $photos = array_map(static fn (): UploadedFile => new UploadedFile($file, 'x.png', 'image/png', null, true), range(1, 6));
+        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token()], ['photos' => $photos]);
+        self::assertResponseStatusCodeSame(422);
+        $this->assertSays('more than 200 million pixels together');
+    }
+
+    public function testOnePersonsPixelsAreCounted(): void
+    {
+        $limiter = self::getContainer()->get('limiter.photo_pixels');
+        self::assertInstanceOf(RateLimiterFactoryInterface::class, $limiter);
+        self::assertTrue($limiter->create((string) $this->member(Role::Technician)->getId())->consume(400)->isAccepted());
+        $this->signIn();
+        $job = $this->job();
+        $this->send($job, self::picture(10, 10));
+        self::assertResponseStatusCodeSame(422);
+        $this->assertSays('more pictures than can be worked off just now');
+        $this->signIn(Role::Apprentice);
+        $this->send($job, self::picture(10, 10));
+        self::assertResponseRedirects();
+    }
+
+    public function testARemovedPictureIsNoLongerServed(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->send($job, self::picture(40, 30));
+        $id = $this->photos($job)[0]->getId();
+        $this->post("/photos/$id/remove", []);
+        $this->browser->request('GET', "/photos/$id/full.jpg");
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testAFullDiskIsAnOutageAndNothingIsHalfStored(): void
+    {
+        $job = $this->job();
+        $stored = [];
+        $full = $this->createStub(FilesystemOperator::class);
+        $full->method('write')->willReturnCallback(static function (string $file) use (&$stored): void {
+            if (3 === \count($stored)) {
+                throw UnableToWriteFile::atLocation($file, 'No space left on device');
+            }
+            $stored[] = $file;
+        });
+        $full->method('delete')->willReturnCallback(static function (string $file) use (&$stored): void {
+            $stored = array_values(array_diff($stored, [$file]));
+        });
+        $limiter = self::getContainer()->get('limiter.photo_pixels');
+        self::assertInstanceOf(RateLimiterFactoryInterface::class, $limiter);
+        $store = new PhotoStore($full, self::entities(), self::service(ClockInterface::class), $limiter, sys_get_temp_dir());
+        @mkdir(sys_get_temp_dir().'/tmp');
+        try {
+            $store->add($job, $this->member(Role::Technician), [self::picture(10, 10), self::picture(10, 10)]);
+            self::fail('It was stored nowhere.');
+        } catch (UnableToWriteFile $failure) {
+            self::assertSame(Outage::Disk, Outage::in($failure));
+        }
+        self::assertSame([], $stored);
+    }
+
+    public function testStrayFilesAndLostOnesAreFoundAndMended(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        foreach ([1, 2, 3] as $picture) {
+            $this->send($job, self::picture(40 + $picture, 30));
+        }
+        [$whole, $lost, $small] = $this->photos($job);
+        $files = self::getContainer()->get(FilesystemOperator::class.' $photos');
+        self::assertInstanceOf(FilesystemOperator::class, $files);
+        $files->delete('full/'.$lost->getFile());
+        $files->delete('small/'.$small->getFile());
+        $files->write('full/stray.jpg', 'x');
+        self::mockTime(new \DateTimeImmutable('+3 hours'));
+        $command = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:mend-photos'));
+        $command->execute([]);
+        self::assertStringContainsString('1 photos without a picture, 1 without a small one.', $command->getDisplay());
+        $command->execute(['--yes' => true]);
+        self::assertFalse($files->fileExists('full/stray.jpg'));
+        self::assertTrue($files->fileExists('small/'.$small->getFile()));
+        self::assertSame([$whole->getId(), $small->getId()], array_map(static fn (Photo $photo): int => $photo->getId(), $this->photos($job)));
     }
 
     /** @return list<Photo> */
