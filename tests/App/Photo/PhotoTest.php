@@ -173,7 +173,7 @@ final class PhotoTest extends ShedTestCase
     {
         $job = $this->job();
         $stored = [];
-        $full = $this->createStub(FilesystemOperator::class);
+        $full = self::createStub(FilesystemOperator::class);
         $full->method('write')->willReturnCallback(static function (string $file) use (&$stored): void {
             if (3 === \count($stored)) {
                 throw UnableToWriteFile::atLocation($file, 'No space left on device');
