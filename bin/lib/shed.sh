@@ -119,7 +119,6 @@ install_libraries() {
     # Some packages come with files only their owner may read, and their owner is not who serves them.
     chmod -R a+rX "$project/vendor"
     step 'Fetching styles, scripts and fonts' npm --prefix "$project" ci --no-audit --no-fund --ignore-scripts
-    { composer show -d "$project" --format=text --no-interaction | awk '{ print $1, $2 }'; node -e 'for (const [name, { version }] of Object.entries(JSON.parse(require("child_process").execSync("npm ls --json --depth=0", { cwd: process.argv[1], stdio: ["ignore", "pipe", "ignore"] })).dependencies)) console.log(name, version)' "$project"; } >"$run/installed.txt" 2>/dev/null || true
     printf '%s' "$now" >"$project/vendor/.awake-shed"
     printf '%s' "$now" >"$mark"
 }
