@@ -63,6 +63,7 @@ test('the wires somebody owns are chosen from', async ({ page }) => {
     await page.goto('/me');
     await page.getByLabel('Your cleaning wires').fill('0.6; 0.3; 0,45');
     await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('Saved.')).toBeVisible();
     await page.goto('/bench/jet');
     await page.getByLabel('Bore of the jet').fill('0.70');
     await page.getByLabel('Bore of the jet').press('Tab');

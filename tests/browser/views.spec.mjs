@@ -24,6 +24,7 @@ for (const [title, look, shown] of [['the first half of the views, light', 'Ligh
         await page.goto('/me');
         await pick(page, look);
         await page.getByRole('button', { name: 'Save' }).click();
+        await expect(page.getByText('Saved.')).toBeVisible();
         for (const view of shown) {
             await test.step(view, async () => {
                 await page.goto(view);
@@ -33,6 +34,7 @@ for (const [title, look, shown] of [['the first half of the views, light', 'Ligh
         await page.goto('/me');
         await pick(page, 'As the device');
         await page.getByRole('button', { name: 'Save' }).click();
+        await expect(page.getByText('Saved.')).toBeVisible();
     });
 }
 
