@@ -239,10 +239,24 @@
             select.addEventListener('change', () => select.form.requestSubmit()));
     };
     arrive(document);
+
+    // Where the eye goes after an answer: to what is wrong, or to the top of another page; else it stays where it was.
+    let here = location.pathname;
+    const lookAt = (main, isChange) => {
+        const wrong = isChange ? main.querySelector('[data-both], [data-error], .has-errors, .note.is-bad.error') : null;
+        const meant = location.hash === '' ? null : document.getElementById(location.hash.slice(1));
+        if (wrong) {
+            wrong.scrollIntoView({ block: 'start' });
+        } else if (location.pathname !== here) {
+            meant ? meant.scrollIntoView() : window.scrollTo(0, 0);
+        }
+        here = location.pathname;
+    };
     document.addEventListener('htmx:afterSwap', (event) => {
         const main = document.getElementById('main');
         if (event.detail.target.id === 'main' || event.target.id === 'main') {
             arrive(main);
+            lookAt(main, event.detail.requestConfig?.verb === 'post');
             // Whoever cannot see that the page changed hears what it says now.
             if (!document.activeElement || document.activeElement === document.body) {
                 main.focus({ preventScroll: true });

@@ -14,7 +14,6 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\OwnersJobs;
 use AwakeShed\App\Once\Once;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,7 +21,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** What is kept of the owner of a machine, to be handed out or erased; and all the shop owns, to be taken away. */
+/** What is kept of the owner of a machine, to be handed out or erased. */
 #[IsGranted(Role::OWNER_NAME)]
 final class OwnersController extends AbstractController
 {
@@ -78,17 +77,5 @@ final class OwnersController extends AbstractController
         $this->addFlash('said', 'Erased. The jobs stay.');
 
         return $this->redirectToRoute('owners', status: Response::HTTP_SEE_OTHER);
-    }
-
-    #[Route('/shop.zip', name: 'shop_export', methods: ['GET'])]
-    public function all(ShopFile $file): Response
-    {
-        $path = (string) tempnam(sys_get_temp_dir(), 'shed');
-        $file->write($path);
-        $response = new BinaryFileResponse($path, headers: ['Content-Type' => 'application/zip']);
-        $response->setContentDisposition('attachment', 'shop.zip');
-        $response->deleteFileAfterSend();
-
-        return $response;
     }
 }

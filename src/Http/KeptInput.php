@@ -57,7 +57,19 @@ final readonly class KeptInput
     /** What a person typed, without the machinery; for showing. */
     public function isForShow(string $name): bool
     {
-        return !str_contains($name, 'request_key') && !str_contains($name, 'based_on');
+        return !str_contains($name, 'request_key') && !str_contains($name, 'based_on') && !\in_array($name, ['back', 'gate'], true);
+    }
+
+    /** What was typed into one field; null when it was not among them. */
+    public function field(string $name): ?string
+    {
+        foreach ($this->fields as $field) {
+            if ($name === $field['name']) {
+                return $field['value'];
+            }
+        }
+
+        return null;
     }
 
     /** The name of the anti-forgery field that the form expects: Symfony's forms keep theirs inside. */

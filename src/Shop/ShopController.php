@@ -19,6 +19,7 @@ use AwakeShed\App\Once\Once;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -86,6 +87,18 @@ final class ShopController extends AbstractController
         $this->addFlash('said', 'The machines of the demo are gone.');
 
         return $this->redirectToRoute('shed', status: Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/shop.zip', name: 'shop_export', methods: ['GET'])]
+    public function all(ShopFile $file): Response
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'shed');
+        $file->write($path);
+        $response = new BinaryFileResponse($path, headers: ['Content-Type' => 'application/zip']);
+        $response->setContentDisposition('attachment', 'shop.zip');
+        $response->deleteFileAfterSend();
+
+        return $response;
     }
 
     /** @return array{name: string, place: string, units: UnitSystem} */

@@ -151,7 +151,7 @@ final class AccountTest extends ShedTestCase
         $this->browser->submitForm('Sign out');
         $this->signInByHand();
         $this->assertSays('You were signed out while saving');
-        $this->assertSays('look.oil_colour');
+        $this->assertSays('Color of the oilDark');
         $this->browser->submitForm('Send it again');
         self::assertSame(['dark'], $this->record($job)->case()->standing('look.oil_colour')?->outcomes);
         $this->browser->request('GET', '/kept');

@@ -32,7 +32,7 @@ final class SameKeyTest extends ShedTestCase
         $this->post("/jobs/{$job->getId()}/findings", ['test' => 'look.oil_colour', 'outcome' => 'clean'], self::KEY);
         self::assertResponseStatusCodeSame(409);
         $this->assertSays('That page had saved something else');
-        $this->assertSays('clean');
+        $this->assertSays('Color of the oilClear');
         self::assertSame(['dark'], $this->record($job)->case()->standing('look.oil_colour')?->outcomes);
         $this->browser->submitForm('Send it again');
         self::assertResponseRedirects();

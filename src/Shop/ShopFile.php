@@ -2,14 +2,20 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Exchange;
+namespace AwakeShed\App\Shop;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Shops;
+use AwakeShed\App\Diagnosis\OwnOddsRepository;
+use AwakeShed\App\Diagnosis\ShopOdds;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Exchange\CaseFiles;
+use AwakeShed\App\Exchange\CsvText;
 use AwakeShed\App\Job\Intake;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
+use AwakeShed\App\Oil\Shelf;
+use AwakeShed\App\Oil\Stock;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Photo\PhotoSize;
@@ -18,14 +24,16 @@ use AwakeShed\App\School\Schools;
 use AwakeShed\App\Spec\SpecBookFile;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Spec\SpecPageRepository;
+use AwakeShed\App\Strip\WantedPart;
+use AwakeShed\App\Strip\WantedPartRepository;
 use AwakeShed\App\Waste\WastePortion;
 use AwakeShed\App\Waste\WasteRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemException;
 
 /**
- * All a shop owns in the open formats, as one archive: cases, photos, the spec book, schools, and lists as CSV. An empty
- * shed reads it in again; what the formats have no word for (acts, moves, who found what) stays in a backup.
+ * All a shop owns in the open formats, as one archive: cases, photos, the spec book, schools, odds, and lists as CSV. An
+ * empty shed reads it in again, but for the lists; what the formats have no word for (acts, moves, who found what) stays in a backup.
  *
  * @phpstan-type JobSheetArray array{case: string, label: string, owner: string, contact: string, remarks: string, taken_in: string, wanted_by: string|null, handed_back: string|null, photos: list<string>}
  */
@@ -47,6 +55,10 @@ final readonly class ShopFile
         private WasteRepository $waste,
         private Shops $shops,
         private Intake $intake,
+        private OwnOddsRepository $ownOdds,
+        private ShopOdds $odds,
+        private Shelf $shelf,
+        private WantedPartRepository $wanted,
     ) {
     }
 
@@ -67,12 +79,15 @@ final readonly class ShopFile
             'version' => self::VERSION,
             'shop' => ['name' => $shop?->getName() ?? '', 'place' => $shop?->getPlace() ?? '', 'units' => $shop?->getUnits()->value ?? 'trade_mixed'],
             'schools' => $this->schools->chosen(),
+            'odds' => $this->ownOdds->shares(),
             'jobs' => $sheets,
         ]));
         $zip->addFromString('spec-book.json', $this->book->json($this->pages->byName()));
         $zip->addFromString('waste.csv', CsvText::of(['at', 'job', 'stream', 'can', 'ml'], array_map(static fn (WastePortion $portion): array => [
             $portion->getAt()->format(\DATE_ATOM), $portion->getJob()->getId(), $portion->getStream()->value, $portion->getCan()?->getName() ?? '', $portion->getVolume()->inMillilitres(),
         ], $this->waste->ledger())));
+        $zip->addFromString('oil.csv', CsvText::of(['oil', 'left_ml', 'used_ml'], array_map(static fn (Stock $stock): array => [$stock->name, $stock->left->inMillilitres(), $stock->used->inMillilitres()], $this->shelf->stocks())));
+        $zip->addFromString('parts.csv', CsvText::of(['state', 'quantity', 'part', 'job'], array_map(static fn (WantedPart $part): array => [$part->getState()->value, $part->getQuantity(), $part->getName(), $part->getJob()->getId()], $this->wanted->open())));
         $zip->close();
     }
 
@@ -101,6 +116,11 @@ final readonly class ShopFile
         $schools = \is_array($told['schools'] ?? null) ? $told['schools'] : [];
         foreach ($schools as $question => $school) {
             $this->schools->choose($question, $school);
+        }
+        /** @var array<string, float> $odds */
+        $odds = \is_array($told['odds'] ?? null) ? $told['odds'] : [];
+        if ([] !== $odds) {
+            $this->odds->change($odds, $by, RequestKey::fresh());
         }
         $book = $zip->getFromName('spec-book.json');
         foreach (false === $book ? [] : $this->book->parse($book) as $name => ['kind' => $kind, 'values' => $values]) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Exchange;
+namespace AwakeShed\App\Shop;
 
 use AwakeShed\Core\StatedRefusal;
 
