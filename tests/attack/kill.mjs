@@ -6,9 +6,17 @@ import { Person, dice, given } from './attack.mjs';
 
 const WRITERS = 4;
 const { roll, of } = dice(given.seed);
-const shell = (script) => execFileSync('bash', ['-c', `. ${given.project}/bin/lib/shed.sh; ${script}`], { stdio: ['ignore', 'pipe', 'ignore'], timeout: 60_000, encoding: 'utf8' });
+const shell = (script) => execFileSync('bash', ['-c', `. ${given.project}/bin/lib/shed.sh; ${script}`], { stdio: ['ignore', 'pipe', 'inherit'], timeout: 60_000, encoding: 'utf8' });
 const sql = (query) => shell(`. ${given.project}/bin/lib/keeping.sh; client mariadb -N shed -e "${query}"`).trim();
 const number = (file) => Number(readFileSync(`${given.run}/${file}`, 'utf8'));
+
+const isThere = (pid) => {
+    try {
+        return process.kill(pid, 0);
+    } catch {
+        return false;
+    }
+};
 
 let going = true;
 const acknowledged = new Set();
@@ -69,6 +77,10 @@ for (let kill = 1; kill <= Number(given.kills); kill += 1) {
         const victim = what === 'worker' ? Number(of(execFileSync('pgrep', ['-P', String(pid)], { encoding: 'utf8' }).trim().split('\n'))) : pid;
         process.kill(victim, 'SIGKILL');
         killed[what] += 1;
+        // A dying process still answers on its port for a moment.
+        for (let waited = 0; waited < 100 && isThere(victim); waited += 1) {
+            await sleep(20);
+        }
     } catch {
         continue; // Not there just now.
     }
