@@ -18,5 +18,5 @@ judge() { # name, the answer as JSON on standard input
         if ($known > 0) { echo json_encode($answer["advisories"] ?? $answer["vulnerabilities"] ?? [], JSON_PRETTY_PRINT), "\n"; exit(1); }
     ' "$1"
 }
-{ COMPOSER_ALLOW_SUPERUSER=1 composer audit --format=json --no-interaction --abandoned=ignore 2>/dev/null || true; } | judge 'PHP libraries'
+{ COMPOSER_ALLOW_SUPERUSER=1 composer audit --format=json --no-interaction 2>/dev/null || true; } | judge 'PHP libraries'
 { npm audit --json 2>/dev/null || true; } | judge 'npm packages'
