@@ -6,6 +6,7 @@ namespace AwakeShed\App\Account;
 
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Routing\Attribute\Route;
@@ -18,17 +19,19 @@ final class SignInController extends AbstractController
 {
     /** Refused sign-ins are forwarded here with their reason. */
     #[Route('/sign-in', name: 'sign_in', methods: ['GET', 'POST'])]
-    public function signIn(Request $request, Shops $shops, MemberRepository $members): Response
+    public function signIn(Request $request, RequestStack $requests, Shops $shops, MemberRepository $members): Response
     {
         if (null !== $this->getUser()) {
             return $this->redirectToRoute('shed');
         }
         $error = $request->attributes->get(SecurityRequestAttributes::AUTHENTICATION_ERROR);
-        $to = $request->query->getString('to', $request->getPayload()->getString('_target_path'));
+        // What was sent is with the request that was refused; this one only shows the page, and must not read its body.
+        $sent = $requests->getMainRequest()->request ?? $request->request;
+        $to = $request->query->getString('to', $sent->getString('_target_path'));
 
         return $this->render('account/sign_in.html.twig', [
             'error' => $error instanceof AuthenticationException ? $error : null,
-            'last_name' => $request->isMethod('POST') ? $request->getPayload()->getString('name') : '',
+            'last_name' => $sent->getString('name'),
             // A place of ours only: two slashes, or one turned about, would name another host.
             'to' => 1 === preg_match('#\A/(?![/\\\\])[^\x00-\x1F\\\\]*\z#', $to) ? $to : '',
             'is_kept' => $request->query->has('kept'),

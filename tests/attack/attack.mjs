@@ -39,7 +39,12 @@ export class Person {
 
     async signIn() {
         this.cookies.clear();
-        const page = await (await this.ask('/sign-in')).text();
+        const answered = await this.ask('/sign-in');
+        const page = await answered.text();
+        if (answered.status !== 200) {
+            // Tried without its page, it would count as a wrong password, and soon have to wait.
+            throw new Error(`no sign-in page: ${answered.status}`);
+        }
         const csrf = /name="_csrf_token" value="([^"]*)"/.exec(page)?.[1] ?? '';
         const answer = await this.ask('/sign-in', { method: 'POST', body: new URLSearchParams({ name: this.name, password: passwords[this.name], _csrf_token: csrf }) });
         if (answer.status !== 302 && answer.status !== 303) {

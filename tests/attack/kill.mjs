@@ -25,18 +25,20 @@ const before = Number(sql('SELECT COUNT(*) FROM entry'));
 
 const writer = async (name, job) => {
     const person = new Person(given.address, name);
+    let last = '';
     const insist = async (act) => {
         for (let tries = 0; tries < 120; tries += 1) {
             try {
                 if (await act()) {
                     return;
                 }
-            } catch {
+            } catch (failure) {
                 // The line is dead; somebody will have started it again in a moment.
+                last = failure.message;
             }
             await sleep(150);
         }
-        throw new Error('it never came back');
+        throw new Error(`it never came back for ${name}: ${last}`);
     };
     const signIn = () => insist(async () => {
         await person.signIn();
@@ -57,6 +59,7 @@ const writer = async (name, job) => {
                 person.said = undefined;
                 return true;
             }
+            last = `${answer.status} ${location}`;
             if (location.includes('/sign-in') || answer.status === 403) {
                 await signIn();
             }

@@ -46,3 +46,15 @@ test('somebody invited chooses a password by the link, and is out at once when t
     await expect(hers.getByLabel('Password')).toBeVisible();
     await context.close();
 });
+
+test('a wrong password is said on the page, with the name still in it', async ({ page }) => {
+    await page.goto('/sign-in?to=/spec');
+    await page.getByLabel('Name you sign in by').fill('wim');
+    await page.getByLabel('Password').fill('not this one');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('alert')).toContainText('Invalid credentials');
+    await expect(page.getByLabel('Name you sign in by')).toHaveValue('wim');
+    await page.getByLabel('Password').fill('never-pull-it-yet');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page).toHaveURL(/\/spec$/);
+});
