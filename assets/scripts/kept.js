@@ -26,7 +26,11 @@
     /** @returns whether it is kept: a full or forbidden storage is said, not hidden */
     const write = (key, value) => {
         try {
-            storage.setItem(key, JSON.stringify(value));
+            if (Array.isArray(value) && value.length === 0) {
+                storage.removeItem(key);
+            } else {
+                storage.setItem(key, JSON.stringify(value));
+            }
             return true;
         } catch {
             return false;
@@ -152,8 +156,9 @@
     };
 
     let sending = false;
+    let leaving = false;
     const flush = async () => {
-        if (sending || who === '' || outbox().length === 0) {
+        if (sending || leaving || who === '' || outbox().length === 0) {
             return;
         }
         sending = true;
@@ -163,6 +168,9 @@
                 // The token is of this session; what waits may be of an earlier one.
                 const body = new URLSearchParams(next.fields.map(([name, value]) => [name, isToken(name) ? words.token : value]));
                 const answer = await fetch(next.path, { method: 'POST', body, headers: { 'HX-Request': 'true' }, signal: AbortSignal.timeout(10_000) });
+                if (leaving) {
+                    return;
+                }
                 if (isSignIn(answer.url)) {
                     banner.hidden = false;
                     break;
@@ -281,6 +289,7 @@
             banner.hidden = false;
             return;
         }
+        leaving = true;
         for (const key of Object.keys(storage).filter((name) => new RegExp(`^(draft|outbox|refused):${who}(:|$)`).test(name))) {
             storage.removeItem(key);
         }
