@@ -12,7 +12,6 @@ enum Deed: string
     case SignedOut = 'signed_out';
     case SessionsEnded = 'sessions_ended';
     case PersonAdded = 'person_added';
-    case PersonChanged = 'person_changed';
     case RoleChanged = 'role_changed';
     case PersonLeft = 'person_left';
     case PersonBack = 'person_back';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Shop;
 
+use AwakeShed\App\Photo\PhotoSize;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use League\Flysystem\FilesystemException;
@@ -47,9 +48,9 @@ final readonly class DemoMachines
         $run('DELETE FROM job WHERE id IN (?)', $jobs);
         $run('DELETE FROM machine WHERE id IN (?)', $machines);
         foreach ($files as $file) {
-            foreach (['full', 'small'] as $size) {
+            foreach (PhotoSize::cases() as $size) {
                 try {
-                    $this->photos->delete($size.'/'.(\is_string($file) ? $file : ''));
+                    $this->photos->delete($size->value.'/'.(\is_string($file) ? $file : ''));
                 } catch (FilesystemException) {
                     // A file that stays is found by shed:mend-photos.
                 }
