@@ -51,7 +51,7 @@ final readonly class Assessor
     /**
      * What each outcome of a test would change, were it seen now.
      *
-     * @return list<Prospect> in the order of the outcomes; none for a test that tells nothing of faults
+     * @return list<OutcomePreview> in the order of the outcomes; none for a test that tells nothing of faults
      */
     public function prospects(CaseFile $case, string $test): array
     {
@@ -72,7 +72,7 @@ final readonly class Assessor
                 }
             }
             uasort($shifts, static fn (array $one, array $other): int => abs($other['after'] - $other['before']) <=> abs($one['after'] - $one['before']));
-            $prospects[] = new Prospect($outcome, max(0.0, $upTo - $before), \array_slice($shifts, 0, self::SHIFTS));
+            $prospects[] = new OutcomePreview($outcome, max(0.0, $upTo - $before), \array_slice($shifts, 0, self::SHIFTS));
             $before = $upTo;
         }
 
@@ -109,7 +109,7 @@ final readonly class Assessor
         $reasons = [];
         foreach ($beliefs->observations as $observation) {
             foreach ($observation->places as $place) {
-                foreach ((new Term($observation, $place, 1.0, $beliefs->priors))->ratios($beliefs->now) as $fault => $ratio) {
+                foreach ((new OutcomeTerm($observation, $place, 1.0, $beliefs->priors))->ratios($beliefs->now) as $fault => $ratio) {
                     $reasons[$fault][] = new Reason($observation->test, $observation->model->outcomes[$place], log($ratio));
                 }
             }

@@ -64,7 +64,7 @@ final readonly class FaultModel
     {
         $bits = [];
         foreach ($this->faults[$fault]['shows'] as $test => $shares) {
-            $bits[$test] = (new Information($this->tests[$test], [$fault => 0.5]))->bits();
+            $bits[$test] = (new InformationGain($this->tests[$test], [$fault => 0.5]))->bits();
         }
         arsort($bits);
         $proofs = [];

@@ -7,7 +7,7 @@ namespace AwakeShed\Core\Diagnosis;
 /**
  * The probability of each fault given what was observed: exact, by summing over the two bounds of each observation
  * (quickscore, D. Heckerman 1989, published). What a test showed at its least alarming outcome costs nothing; each
- * alarming one doubles the sum of what hangs together with it ({@see Branching}). Where the sum would take too long, the
+ * alarming one doubles the sum of what hangs together with it ({@see SummationPlan}). Where the sum would take too long, the
  * outcomes a sound machine shows most easily are taken one by one against what the others left believed; so are several
  * outcomes of one test, which share it.
  */
@@ -24,7 +24,7 @@ final class Inference
 
     /**
      * @param array<string, float>                $priors by fault
-     * @param list<Branching>                     $groups
+     * @param list<SummationPlan>                 $groups
      * @param array<string, array<string, float>> $brings those that matter
      */
     private function __construct(private readonly array $priors, private readonly array $groups, private readonly array $brings)
@@ -45,7 +45,7 @@ final class Inference
         $shared = $left = $apart = [];
         foreach ($observations as $observation) {
             foreach ($observation->places as $place) {
-                $term = new Term($observation, $place, 1 / \count($observation->places), $priors);
+                $term = new OutcomeTerm($observation, $place, 1 / \count($observation->places), $priors);
                 if (!$term->isSplit() || \count($term->high) < 2) {
                     $apart[] = $term;
                 } elseif ($term->power < 1.0) {
@@ -55,11 +55,11 @@ final class Inference
                 }
             }
         }
-        usort($shared, static fn (Term $one, Term $other): int => $one->soundness() <=> $other->soundness());
-        $groups = Branching::plan($shared);
+        usort($shared, static fn (OutcomeTerm $one, OutcomeTerm $other): int => $one->soundness() <=> $other->soundness());
+        $groups = SummationPlan::plan($shared);
         while (self::cost($groups) > self::MOST_COST) {
             $left[] = array_pop($shared) ?? throw new \LogicException('Nothing costs nothing.');
-            $groups = Branching::plan($shared);
+            $groups = SummationPlan::plan($shared);
         }
 
         $inference = new self($priors, $groups, self::thatMatter(array_intersect_key($brings, $priors), $observations));
@@ -74,10 +74,10 @@ final class Inference
         return $inference->beliefs();
     }
 
-    /** @param list<Branching> $groups */
+    /** @param list<SummationPlan> $groups */
     private static function cost(array $groups): int
     {
-        return array_sum(array_map(static fn (Branching $group): int => $group->cost, $groups));
+        return array_sum(array_map(static fn (SummationPlan $group): int => $group->cost, $groups));
     }
 
     /**
@@ -105,7 +105,7 @@ final class Inference
     }
 
     /**
-     * @param list<Term>           $terms
+     * @param list<OutcomeTerm>    $terms
      * @param array<string, float> $beliefs in the faults that a term cannot tell apart
      */
     private function take(array $terms, array $beliefs): void
@@ -157,7 +157,7 @@ final class Inference
     /**
      * @param int                  $case    a bit for each fault that brings others: whether it is there
      * @param array<string, mixed> $touched the faults whose weight depends on that, as keys
-     * @param list<Branching>      $groups  that concern any of them
+     * @param list<SummationPlan>  $groups  that concern any of them
      * @param array<string, float> $weights
      *
      * @return array{float, array<string, float>} how likely that and all that was seen is, and the beliefs that go with it

@@ -88,7 +88,7 @@ final readonly class Suggestions
         ));
     }
 
-    /** @return array<string, Information> by test to be made, closed ones too */
+    /** @return array<string, InformationGain> by test to be made, closed ones too */
     private function informing(CaseFile $case, Beliefs $beliefs): array
     {
         $concern = [];
@@ -98,7 +98,7 @@ final readonly class Suggestions
         $informing = [];
         foreach ($this->model->tests as $test => $shows) {
             if ($this->isToBeMade($test, $case)) {
-                $informing[$test] = new Information($shows, $beliefs->now, $concern);
+                $informing[$test] = new InformationGain($shows, $beliefs->now, $concern);
             }
         }
 

@@ -8,7 +8,7 @@ namespace AwakeShed\Core\Line;
 final readonly class ElementState
 {
     /** @param list<array{test: string, outcome: string}> $because */
-    public function __construct(public Element $element, public Tone $tone, public array $because)
+    public function __construct(public Element $element, public ElementTone $tone, public array $because)
     {
     }
 
@@ -16,8 +16,8 @@ final readonly class ElementState
     public function or(self $suspicion): self
     {
         $outweighs = match ($this->tone) {
-            Tone::NotLookedAt => true,
-            Tone::Good, Tone::PutRight => $suspicion->tone->weight() >= Tone::Likely->weight(),
+            ElementTone::NotLookedAt => true,
+            ElementTone::Good, ElementTone::PutRight => $suspicion->tone->weight() >= ElementTone::Likely->weight(),
             default => false,
         };
 

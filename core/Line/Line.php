@@ -60,7 +60,7 @@ final readonly class Line
      */
     public function of(CaseFile $case, array $suspects): array
     {
-        /** @var array<string, array<string, array{Tone, string}>> $spoken element => test => [tone, outcome] */
+        /** @var array<string, array<string, array{ElementTone, string}>> $spoken element => test => [tone, outcome] */
         $spoken = [];
         $cured = [];
         foreach ($case->events as $event) {
@@ -88,13 +88,13 @@ final readonly class Line
         );
     }
 
-    /** @return array<string, array{Tone, string}> element => the gravest of the finding's outcomes, with its name */
+    /** @return array<string, array{ElementTone, string}> element => the gravest of the finding's outcomes, with its name */
     private function tonesOf(Finding $finding): array
     {
         $tones = [];
         foreach ($finding->outcomes as $outcome) {
             foreach ($this->outcomes[$finding->test][$outcome] ?? [] as $element => $name) {
-                $tone = Tone::from($name);
+                $tone = ElementTone::from($name);
                 if (!isset($tones[$element]) || $tone->weight() > $tones[$element][0]->weight()) {
                     $tones[$element] = [$tone, $outcome];
                 }
@@ -104,19 +104,19 @@ final readonly class Line
         return $tones;
     }
 
-    /** @param array<string, array{Tone, string}> $spoken by test */
+    /** @param array<string, array{ElementTone, string}> $spoken by test */
     private static function proved(Element $element, array $spoken, bool $cured): ElementState
     {
-        $tones = array_map(static fn (array $said): Tone => $said[0], array_values($spoken));
+        $tones = array_map(static fn (array $said): ElementTone => $said[0], array_values($spoken));
         $tone = match (true) {
-            \in_array(Tone::Bad, $tones, true) => Tone::Bad,
-            $cured => Tone::PutRight,
-            \in_array(Tone::Good, $tones, true) => Tone::Good,
-            default => Tone::NotLookedAt,
+            \in_array(ElementTone::Bad, $tones, true) => ElementTone::Bad,
+            $cured => ElementTone::PutRight,
+            \in_array(ElementTone::Good, $tones, true) => ElementTone::Good,
+            default => ElementTone::NotLookedAt,
         };
         $because = [];
         foreach ($spoken as $test => [$said, $outcome]) {
-            if ($said === $tone || (Tone::PutRight === $tone && Tone::Good === $said)) {
+            if ($said === $tone || (ElementTone::PutRight === $tone && ElementTone::Good === $said)) {
                 $because[] = ['test' => $test, 'outcome' => $outcome];
             }
         }
@@ -143,10 +143,10 @@ final readonly class Line
             }
         }
         $tone = match (true) {
-            1 - $sound >= self::STRONG && $found => Tone::Strong,
-            1 - $sound >= self::LIKELY => Tone::Likely,
-            1 - $sound >= self::HINT => Tone::Hint,
-            default => Tone::NotLookedAt,
+            1 - $sound >= self::STRONG && $found => ElementTone::Strong,
+            1 - $sound >= self::LIKELY => ElementTone::Likely,
+            1 - $sound >= self::HINT => ElementTone::Hint,
+            default => ElementTone::NotLookedAt,
         };
         if ([] === $because) {
             foreach (self::STORY as $claim) {
@@ -155,6 +155,6 @@ final readonly class Line
             $because = array_filter($because, static fn (array $said): bool => null !== $case->standing($said['test']));
         }
 
-        return new ElementState($element, $tone, Tone::NotLookedAt === $tone ? [] : \array_slice(array_values($because), 0, self::REASONS));
+        return new ElementState($element, $tone, ElementTone::NotLookedAt === $tone ? [] : \array_slice(array_values($because), 0, self::REASONS));
     }
 }

@@ -22,19 +22,19 @@ final readonly class Lookup
         return new self($machine, $page, $classes->of($machine->kind, $cc));
     }
 
-    public function find(SpecFigure $figure): ?Looked
+    public function find(SpecFigure $figure): ?FoundFigure
     {
         $own = $this->machine->numbers()[$figure->value] ?? null;
 
         return match (true) {
-            null !== $own => new Looked(new SpecValue($figure, $own, SourceClass::Measured), LookedIn::Machine),
-            isset($this->page[$figure->value]) => new Looked($this->page[$figure->value], LookedIn::Page),
-            isset($this->class->values[$figure->value]) => new Looked($this->class->values[$figure->value], LookedIn::EngineClass),
+            null !== $own => new FoundFigure(new SpecValue($figure, $own, SourceClass::Measured), FoundIn::Machine),
+            isset($this->page[$figure->value]) => new FoundFigure($this->page[$figure->value], FoundIn::Page),
+            isset($this->class->values[$figure->value]) => new FoundFigure($this->class->values[$figure->value], FoundIn::EngineClass),
             default => null,
         };
     }
 
-    /** @return list<Looked> all that is known, in the book's order */
+    /** @return list<FoundFigure> all that is known, in the book's order */
     public function all(): array
     {
         return array_values(array_filter(array_map($this->find(...), SpecFigure::cases())));

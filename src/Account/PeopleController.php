@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
-use AwakeShed\App\Http\Taps;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Http\ButtonForm;
+use AwakeShed\App\Presentation\Words;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormError;
@@ -25,7 +25,7 @@ final class PeopleController extends AbstractController
         private readonly MemberRepository $members,
         private readonly People $people,
         private readonly Links $links,
-        private readonly Taps $taps,
+        private readonly ButtonForm $button,
         private readonly Words $words,
         private readonly TranslatorInterface $translator,
     ) {
@@ -62,7 +62,7 @@ final class PeopleController extends AbstractController
     #[Route('/people/{id}/link', name: 'person_link', methods: ['POST'])]
     public function link(#[MapEntity] Member $person, Request $request, #[CurrentUser] Member $owner): Response
     {
-        $this->taps->check($request);
+        $this->button->check($request);
 
         return $this->page($this->createForm(NewMemberType::class, new NewMemberInput())->createView(), [$person->getName(), $this->links->make($person, Links::INVITATION, $owner->getId())]);
     }
@@ -70,12 +70,12 @@ final class PeopleController extends AbstractController
     #[Route('/people/{id}/role', name: 'person_role', methods: ['POST'])]
     public function role(#[MapEntity] Member $person, Request $request, #[CurrentUser] Member $owner): Response
     {
-        $role = Role::tryFrom($this->taps->text($request, 'role'));
+        $role = Role::tryFrom($this->button->text($request, 'role'));
         if (null === $role) {
             return $this->said('refused', $this->translator->trans('There is no such role.'));
         }
         try {
-            $this->people->appoint($person, $role, Role::tryFrom($this->taps->text($request, 'was')) ?? $person->getRole(), $owner);
+            $this->people->appoint($person, $role, Role::tryFrom($this->button->text($request, 'was')) ?? $person->getRole(), $owner);
         } catch (LastOwner) {
             return $this->said('refused', $this->translator->trans('Somebody has to stay owner.'));
         } catch (ChangedMeanwhile $changed) {
@@ -92,7 +92,7 @@ final class PeopleController extends AbstractController
     #[Route('/people/{id}/leave', name: 'person_leave', methods: ['POST'])]
     public function leave(#[MapEntity] Member $person, Request $request, #[CurrentUser] Member $owner): Response
     {
-        $was = $this->taps->text($request, 'was');
+        $was = $this->button->text($request, 'was');
         try {
             $this->people->leaveOrReturn($person, '' === $was ? $person->isActive() : 'in' === $was, $owner);
         } catch (LastOwner) {
@@ -105,7 +105,7 @@ final class PeopleController extends AbstractController
     #[Route('/people/{id}/sign-out', name: 'person_sign_out', methods: ['POST'])]
     public function signOut(#[MapEntity] Member $person, Request $request, #[CurrentUser] Member $owner): Response
     {
-        $this->taps->check($request);
+        $this->button->check($request);
         $this->people->signOutEverywhere($person, $owner);
 
         return $this->said('said', $this->translator->trans('Signed out everywhere.'));
@@ -115,7 +115,7 @@ final class PeopleController extends AbstractController
     #[Route('/people/{id}/forget', name: 'person_forget', methods: ['POST'])]
     public function forget(#[MapEntity] Member $person, Request $request, #[CurrentUser] Member $owner): Response
     {
-        $this->taps->check($request);
+        $this->button->check($request);
         if ($person->isActive()) {
             return $this->said('refused', $this->translator->trans('Only of somebody who has left.'));
         }

@@ -7,7 +7,7 @@ namespace AwakeShed\App\Account;
 use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;

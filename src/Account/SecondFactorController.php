@@ -6,9 +6,9 @@ namespace AwakeShed\App\Account;
 
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\Transaction;
-use AwakeShed\App\Show\QrCode;
+use AwakeShed\App\Presentation\QrCode;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -34,7 +34,7 @@ final class SecondFactorController extends AbstractController
         private readonly Seal $seal,
         private readonly Trail $trail,
         private readonly ClockInterface $clock,
-        private readonly Taps $taps,
+        private readonly ButtonForm $button,
     ) {
     }
 
@@ -48,7 +48,7 @@ final class SecondFactorController extends AbstractController
         }
         $problem = null;
         if ($request->isMethod('POST')) {
-            $code = $this->taps->text($request, 'code');
+            $code = $this->button->text($request, 'code');
             $problem = !$this->secondFactorLimiter->create((string) $member->getId())->consume()->isAccepted() ? 'too_many' : ($this->isGood($member, $code) ? null : 'wrong');
             if (null === $problem) {
                 $session->prove();
@@ -71,7 +71,7 @@ final class SecondFactorController extends AbstractController
         $store = $request->getSession();
         $problem = null;
         if ($request->isMethod('POST')) {
-            $code = $this->taps->text($request, 'code');
+            $code = $this->button->text($request, 'code');
             if ($member->secondFactor()->isOn()) {
                 if ($this->isGood($member, $code)) {
                     $member->secondFactor()->end();

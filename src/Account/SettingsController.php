@@ -6,7 +6,7 @@ namespace AwakeShed\App\Account;
 
 use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\SideBySide;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\Transaction;
 use AwakeShed\Core\Units\Length;
 use Doctrine\DBAL\LockMode;
@@ -71,9 +71,9 @@ final class SettingsController extends AbstractController
 
     /** Ends one session of one's own, or all but this. */
     #[Route('/me/sessions', name: 'my_sessions', methods: ['POST'])]
-    public function endSessions(Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    public function endSessions(Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $one = $taps->text($request, 'session');
+        $one = $button->text($request, 'session');
         $this->sessions->end($member, $this->clock->now(), '' === $one ? null : $one, '' === $one ? $member->getSession() : null);
         $this->addFlash('said', 'Signed out there.');
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
-use AwakeShed\App\Show\Drawing;
+use AwakeShed\App\Presentation\Drawing;
 use AwakeShed\Core\Evidence\Finding;
 
 /** What a calculation says: a verdict whose sentence uses the figures, the figures, and what a job may record of it. */
@@ -17,7 +17,7 @@ final readonly class Answer
      */
     public function __construct(
         public string $verdict,
-        public Tone $tone,
+        public VerdictTone $tone,
         public array $figures,
         public array $findings = [],
         public ?Drawing $drawing = null,

@@ -9,13 +9,13 @@ use AwakeShed\App\Calc\Input\SeriesInput;
 use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\WorkedOut;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Refusal;
-use AwakeShed\Core\Spec\Looked;
+use AwakeShed\Core\Spec\FoundFigure;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -69,9 +69,9 @@ final class CalcController extends AbstractController
 
     #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => JobResolver::NUMBER, 'name' => self::NAME], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function save(Job $job, string $name, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    public function save(Job $job, string $name, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
+        $key = $button->check($request);
         $calculation = $this->named($name);
         $looked = $this->forms->looked($calculation, $job);
         $form = $this->forms->form($calculation, $looked, $job);
@@ -88,7 +88,7 @@ final class CalcController extends AbstractController
 
     /**
      * @param FormInterface<array<string, mixed>> $form
-     * @param array<string, Looked>               $looked
+     * @param array<string, FoundFigure>          $looked
      */
     private function page(Calculation $calculation, FormInterface $form, array $looked, ?Job $job): Response
     {

@@ -7,11 +7,11 @@ namespace AwakeShed\App\Calc;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Show\Reader;
+use AwakeShed\App\Presentation\Reader;
 use AwakeShed\App\Spec\SpecBook;
 use AwakeShed\Core\Cylinder\Release;
 use AwakeShed\Core\Refusal;
-use AwakeShed\Core\Spec\Looked;
+use AwakeShed\Core\Spec\FoundFigure;
 use Symfony\Component\Form\FormFactoryInterface;
 use Symfony\Component\Form\FormInterface;
 
@@ -26,7 +26,7 @@ final readonly class CalcForms
     }
 
     /**
-     * @param array<string, Looked> $looked what the spec book fills in, by input
+     * @param array<string, FoundFigure> $looked what the spec book fills in, by input
      *
      * @return FormInterface<array<string, mixed>>
      */
@@ -47,7 +47,7 @@ final readonly class CalcForms
         return $form;
     }
 
-    /** @return array<string, Looked> by input */
+    /** @return array<string, FoundFigure> by input */
     public function looked(Calculation $calculation, Job $job): array
     {
         $lookup = $this->specs->of($job->getMachine());

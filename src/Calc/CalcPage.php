@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
-use AwakeShed\Core\Spec\Looked;
+use AwakeShed\Core\Spec\FoundFigure;
 use Symfony\Component\Form\FormView;
 
 /** All that the page of a calculation shows. */
@@ -12,7 +12,7 @@ final readonly class CalcPage
 {
     /**
      * @param array<string, string|list<string>> $asTyped what was typed, by input, to be recorded with the answer
-     * @param array<string, Looked>              $looked  what the spec book filled in, by input
+     * @param array<string, FoundFigure>         $looked  what the spec book filled in, by input
      */
     public function __construct(
         public Calculation $calculation,

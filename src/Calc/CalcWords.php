@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
-use AwakeShed\App\Show\Figures;
-use AwakeShed\App\Show\Quantities;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Figures;
+use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Presentation\Words;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Translation\TranslatorBagInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;

@@ -10,6 +10,7 @@ use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Device\Gauge\Scenario;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\WorkedOut;
@@ -23,15 +24,17 @@ use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\Spec\SpecPage;
-use AwakeShed\App\Strip\WantedPart;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
-use AwakeShed\App\Waste\Ledger;
 use AwakeShed\App\Waste\WasteCan;
+use AwakeShed\App\Waste\WasteLedger;
 use AwakeShed\App\Waste\WasteRule;
-use AwakeShed\App\Work\Doing;
+use AwakeShed\App\Work\ActRecorder;
+use AwakeShed\Core\Carburetor\Move;
+use AwakeShed\Core\Carburetor\MoveKind;
+use AwakeShed\Core\Carburetor\PartsLedger as StripLedger;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\CaseFormat;
 use AwakeShed\Core\Evidence\Finding;
@@ -44,9 +47,6 @@ use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Strip\Ledger as StripLedger;
-use AwakeShed\Core\Strip\Move;
-use AwakeShed\Core\Strip\MoveKind;
 use AwakeShed\Core\Table;
 use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Units\CalendarSpan;
@@ -95,9 +95,9 @@ final class Barn
         private readonly JobRepository $jobs,
         private readonly PhotoStore $photos,
         private readonly Calculations $calculations,
-        private readonly Doing $doing,
+        private readonly ActRecorder $doing,
         private readonly WaitRepository $waits,
-        private readonly Ledger $ledger,
+        private readonly WasteLedger $ledger,
         private readonly Shelf $shelf,
     ) {
     }

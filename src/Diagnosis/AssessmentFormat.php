@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Diagnosis\Contradiction;
 use AwakeShed\Core\Diagnosis\NextTest;
@@ -13,7 +13,7 @@ use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Blocker;
-use AwakeShed\Core\Gate\Standing;
+use AwakeShed\Core\Gate\JobProgress;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Volume;
@@ -95,7 +95,7 @@ final readonly class AssessmentFormat
     {
         $verdicts = [];
         foreach ($case->jars as $sample => $jar) {
-            $decision = FuelVerdict::of($jar, Standing::schoolOf($case))->decision->value;
+            $decision = FuelVerdict::of($jar, JobProgress::schoolOf($case))->decision->value;
             $verdicts[] = ['id' => 'fuel.'.$sample, 'value' => $decision, 'unit' => '', 'band' => $decision, 'text' => $this->translator->trans('fuel.'.$decision, [], 'trade')];
         }
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
-use AwakeShed\App\Evidence\PastEntry;
+use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
-use AwakeShed\App\Show\CourseDrawing;
+use AwakeShed\App\Presentation\CourseDrawing;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\NextTest;
-use AwakeShed\Core\Diagnosis\Proving;
+use AwakeShed\Core\Diagnosis\ProofRun;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\UnknownWord;
@@ -32,7 +32,7 @@ final class LikelyController extends AbstractController
     /** The course is drawn over so many of the last steps. */
     private const STEPS_DRAWN = 60;
 
-    public function __construct(private readonly Recorder $recorder, private readonly Assessor $assessor, private readonly Bearings $bearings)
+    public function __construct(private readonly Recorder $recorder, private readonly Assessor $assessor, private readonly TestCards $bearings)
     {
     }
 
@@ -54,7 +54,7 @@ final class LikelyController extends AbstractController
             'bearings' => $this->bearings->of($case, array_map(static fn (NextTest $test): string => $test->test, $next)),
             'contradictions' => $assessment->contradictions,
             'closed' => $assessment->blocked,
-            'proving' => Proving::left($case),
+            'proving' => ProofRun::left($case),
         ]);
     }
 
@@ -62,12 +62,12 @@ final class LikelyController extends AbstractController
     public function course(Job $job): Response
     {
         $record = $this->recorder->open($job);
-        $telling = array_values(array_filter($record->counting(), static fn (PastEntry $entry): bool => [] !== $entry->events()));
+        $telling = array_values(array_filter($record->counting(), static fn (Entry $entry): bool => [] !== $entry->events()));
         $earlier = \count($telling) - self::STEPS_DRAWN;
-        $before = array_map(static fn (PastEntry $entry): array => $entry->events(), \array_slice($telling, 0, max(0, $earlier)));
+        $before = array_map(static fn (Entry $entry): array => $entry->events(), \array_slice($telling, 0, max(0, $earlier)));
         $start = new CaseFile($record->case()->machine, array_merge([], ...$before));
         $steps = \array_slice($telling, max(0, $earlier));
-        $course = $this->assessor->course($start, [[], ...array_map(static fn (PastEntry $entry): array => $entry->events(), $steps)]);
+        $course = $this->assessor->course($start, [[], ...array_map(static fn (Entry $entry): array => $entry->events(), $steps)]);
 
         return $this->render('diagnosis/course.html.twig', ['job' => $job, 'steps' => $steps, 'drawing' => CourseDrawing::of($course), 'earlier' => max(0, $earlier)]);
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Http\Taps;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Http\ButtonForm;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Diagnosis\ImpossibleOdds;
 use AwakeShed\Core\Diagnosis\Odds;
 use AwakeShed\Core\Refusal;
@@ -24,7 +24,7 @@ final class OddsController extends AbstractController
 {
     private const ID = '[a-z_]+\.[a-z_]+';
 
-    public function __construct(private readonly ShopOdds $shop, private readonly OddsSheet $sheet, private readonly Taps $taps, private readonly Words $words)
+    public function __construct(private readonly ShopOdds $shop, private readonly OddsSheet $sheet, private readonly ButtonForm $button, private readonly Words $words)
     {
     }
 
@@ -69,8 +69,8 @@ final class OddsController extends AbstractController
     #[IsGranted(OddsVoter::WRITE)]
     public function reset(Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
-        $path = $this->taps->text($request, 'path');
+        $key = $this->button->check($request);
+        $path = $this->button->text($request, 'path');
         $this->shop->reset('' === $path ? [] : [$path], $member, $key);
         $this->addFlash('said', 'Back to what ships.');
 
@@ -87,7 +87,7 @@ final class OddsController extends AbstractController
         $typed = $problems = [];
         if ($request->isMethod('POST')) {
             $this->denyAccessUnlessGranted(OddsVoter::WRITE);
-            $key = $this->taps->check($request);
+            $key = $this->button->check($request);
             $sent = $request->getPayload()->all('odds');
             $said = [];
             foreach ($paths as $path) {

@@ -19,7 +19,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class RoomController extends AbstractController
 {
     #[Route('/jobs/{job}/line/{room}', name: 'room', requirements: ['job' => JobResolver::NUMBER, 'room' => '[a-z]+'], methods: ['GET'])]
-    public function room(Job $job, string $room, Line $line, Recorder $recorder, JobPages $pages, Bearings $bearings): Response
+    public function room(Job $job, string $room, Line $line, Recorder $recorder, JobPages $pages, TestCards $bearings): Response
     {
         $tests = $line->rooms[$room] ?? throw $this->createNotFoundException('There is no such room on the line.');
         $page = $pages->of($recorder->open($job));

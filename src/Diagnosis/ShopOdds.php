@@ -7,7 +7,7 @@ namespace AwakeShed\App\Diagnosis;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\ImpossibleOdds;
@@ -21,7 +21,7 @@ final readonly class ShopOdds
     /** Nearer to what ships than this is what ships. */
     private const SAME = 1e-6;
 
-    public function __construct(private OwnOddsRepository $own, private EntityManagerInterface $entities, private Once $once, private Trail $trail, private ClockInterface $clock)
+    public function __construct(private OwnOddsRepository $own, private EntityManagerInterface $entities, private OncePerKey $once, private Trail $trail, private ClockInterface $clock)
     {
     }
 

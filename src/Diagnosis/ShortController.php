@@ -6,7 +6,7 @@ namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
@@ -45,10 +45,10 @@ final class ShortController extends AbstractController
 
     #[Route('', name: 'short', methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function record(Job $job, Request $request, Taps $taps, Recorder $recorder, #[CurrentUser] Member $member): Response
+    public function record(Job $job, Request $request, ButtonForm $button, Recorder $recorder, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
-        $line = $taps->text($request, 'line');
+        $key = $button->check($request);
+        $line = $button->text($request, 'line');
         $parts = Shorthand::split($line);
         $shorthand = $this->lexicon->of($job->getMachine()->facts());
         $meant = array_map($shorthand->plain(...), $parts);

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
-use AwakeShed\Core\Trial\Calibration;
-use AwakeShed\Core\Trial\Tally;
-use AwakeShed\Core\Trial\Trial;
+use AwakeShed\Core\Simulation\Calibration;
+use AwakeShed\Core\Simulation\Simulation;
+use AwakeShed\Core\Simulation\Tally;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -23,7 +23,7 @@ final class SimulateCommand extends Command
     private const MOST_OF_TEXTBOOK = 0.7;
     private const MOST_CALIBRATION_ERROR = 0.05;
 
-    public function __construct(private readonly Trial $trial)
+    public function __construct(private readonly Simulation $trial)
     {
         parent::__construct();
     }

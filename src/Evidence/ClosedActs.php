@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Gate\Gatekeeper;
 
 /** Says before an act, not after it, that the job's evidence keeps it closed. */

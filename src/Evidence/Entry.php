@@ -4,167 +4,146 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence;
 
-use AwakeShed\App\Account\Member;
 use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Strip\Move;
-use Doctrine\Common\Collections\ArrayCollection;
-use Doctrine\Common\Collections\Collection;
-use Doctrine\DBAL\Types\Types;
-use Doctrine\ORM\Mapping as ORM;
 
 /**
- * One submission to a job's record, as it is written: who, when, what. Entries are only ever added; a correction or a
- * withdrawal strikes its target, and taking that one back brings the target back ({@see Record::unsettled()}).
- * {@see PastEntry} is how it is read.
+ * An entry as it is read: a few hundred of them make a case on every page, so they come from plain rows, and what is
+ * in them is unpacked when it is asked for. {@see NewEntry} is how one is written.
  *
  * @phpstan-import-type JarArray from JarReading
  * @phpstan-import-type MoveArray from Move
+ *
+ * @phpstan-type Rewritten array{before: array<string, mixed>, after: array<string, mixed>}
+ * @phpstan-type Packed array{jar: string|null, rewritten: string|null, worked: string|null, done: string|null, strip: string|null, as_typed: string}
+ * @phpstan-type PackedEvent array{test: string|null, outcomes: string, number: float|int|null, put_right: string|null, measured: string, extras: string}
  */
-#[ORM\Entity]
-class Entry
+final class Entry
 {
-    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
-    private ?int $id = null;
-
-    #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
-    private Job $job;
-
-    #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
-    private Member $by;
-
-    #[ORM\Column(type: Types::DATETIME_IMMUTABLE)]
-    private \DateTimeImmutable $at;
-
-    #[ORM\Column(enumType: EntryKind::class, length: 20)]
-    private EntryKind $kind;
-
-    #[ORM\Column(enumType: Source::class, length: 20)]
-    private Source $source;
-
-    #[ORM\ManyToOne]
-    private ?Entry $target = null;
-
-    /** Derived: some later entry that is not itself struck has this one for its target. */
-    #[ORM\Column]
-    private bool $struck = false;
-
-    #[ORM\Column(enumType: JarSample::class, length: 10, nullable: true)]
-    private ?JarSample $sample = null;
-
-    /** @var JarArray|null all that was read of the jar when this was recorded */
-    #[ORM\Column(nullable: true)]
-    private ?array $jar = null;
-
-    /** @var array{before: array<string, mixed>, after: array<string, mixed>}|null what was rewritten on the job itself */
-    #[ORM\Column(nullable: true)]
-    private ?array $rewritten = null;
-
-    /** @var array{calculation: string, in: array<string, mixed>}|null */
-    #[ORM\Column(nullable: true)]
-    private ?array $worked = null;
-
-    /** @var array{step: string, figures: array<string, float|int>, choice: string|null}|null what was done that is no finding */
-    #[ORM\Column(nullable: true)]
-    private ?array $done = null;
-
-    /** @var MoveArray|null what was done at the carburetor bench */
-    #[ORM\Column(nullable: true)]
-    private ?array $strip = null;
-
-    /** @var array<string, string> field => text, as it was typed */
-    #[ORM\Column]
-    private array $asTyped = [];
-
-    /** @var Collection<int, RecordedFinding> */
-    #[ORM\OneToMany(targetEntity: RecordedFinding::class, mappedBy: 'entry', cascade: ['persist']), ORM\OrderBy(['id' => 'ASC'])]
-    private Collection $findings;
-
-    /** @param list<Finding|PutRight> $events */
-    private function __construct(Job $job, Member $by, \DateTimeImmutable $at, EntryKind $kind, Source $source, array $events)
-    {
-        $this->job = $job;
-        $this->by = $by;
-        $this->at = $at;
-        $this->kind = $kind;
-        $this->source = $source;
-        $this->findings = new ArrayCollection(array_map(fn (Finding|PutRight $event): RecordedFinding => new RecordedFinding($this, $event), $events));
-    }
-
-    /** @param list<Finding|PutRight> $events */
-    public static function observation(Job $job, Member $by, \DateTimeImmutable $at, Source $source, array $events): self
-    {
-        return new self($job, $by, $at, EntryKind::Observation, $source, $events);
-    }
+    /** @var list<Finding|PutRight>|null */
+    private ?array $events = null;
 
     /**
-     * @param self                   $target the entity of what is corrected
-     * @param list<Finding|PutRight> $events what it should have said
+     * @param self|null         $target       what it corrects or takes back
+     * @param bool              $struck       some later entry that is not itself struck has this one for its target
+     * @param Packed            $packed
+     * @param list<PackedEvent> $packedEvents
      */
-    public static function correction(PastEntry $corrected, self $target, Member $by, \DateTimeImmutable $at, array $events): self
-    {
-        $entry = new self($corrected->job, $by, $at, EntryKind::Correction, $corrected->source, $events);
-        $entry->target = $target;
-
-        return $entry;
+    public function __construct(
+        public readonly int $id,
+        public readonly Job $job,
+        public readonly Author $by,
+        public readonly \DateTimeImmutable $at,
+        public readonly EntryKind $kind,
+        public readonly Source $source,
+        public readonly ?self $target,
+        public readonly bool $struck,
+        public readonly ?JarSample $sample,
+        private readonly array $packed,
+        private readonly array $packedEvents,
+    ) {
     }
 
-    /** @param array{before: array<string, mixed>, after: array<string, mixed>} $changes of the job's sheet */
-    public static function rewriting(Job $job, Member $by, \DateTimeImmutable $at, array $changes): self
+    /** @return list<Finding|PutRight> */
+    public function events(): array
     {
-        $entry = new self($job, $by, $at, EntryKind::Observation, Source::Bench, []);
-        $entry->rewritten = $changes;
-
-        return $entry;
+        return $this->events ??= array_map(self::event(...), $this->packedEvents);
     }
 
-    /** @param self $target the entity of what is taken back */
-    public static function withdrawal(PastEntry $withdrawn, self $target, Member $by, \DateTimeImmutable $at): self
+    public function jar(): ?JarReading
     {
-        $entry = new self($withdrawn->job, $by, $at, EntryKind::Withdrawal, Source::Bench, []);
-        $entry->target = $target;
+        /** @var JarArray|null $jar */
+        $jar = self::unpack($this->packed['jar']);
 
-        return $entry;
+        return null === $jar ? null : JarReading::fromArray($jar);
     }
 
-    public function withJar(JarSample $sample, JarReading $jar): self
+    /** @return Rewritten|null what was rewritten on the job itself */
+    public function rewritten(): ?array
     {
-        $this->sample = $sample;
-        $this->jar = $jar->toArray();
+        /** @var Rewritten|null $rewritten */
+        $rewritten = self::unpack($this->packed['rewritten']);
 
-        return $this;
+        return $rewritten;
     }
 
-    /** @param array<string, string> $asTyped field => text */
-    public function typedAs(array $asTyped): self
+    /** The calculation its findings come from. */
+    public function worked(): ?WorkedOut
     {
-        $this->asTyped = $asTyped;
+        /** @var array{calculation: string, in: array<string, mixed>}|null $worked */
+        $worked = self::unpack($this->packed['worked']);
 
-        return $this;
+        return null === $worked ? null : new WorkedOut($worked['calculation'], $worked['in']);
     }
 
-    public function workedOutBy(WorkedOut $worked): self
+    public function act(): ?Act
     {
-        $this->worked = ['calculation' => $worked->calculation, 'in' => $worked->in];
+        /** @var array{step: string, figures: array<string, float|int>, choice: string|null}|null $done */
+        $done = self::unpack($this->packed['done']);
 
-        return $this;
+        return null === $done ? null : Act::fromArray($done);
     }
 
-    public function doing(Act $act): self
+    public function move(): ?Move
     {
-        $this->done = $act->toArray();
+        /** @var MoveArray|null $strip */
+        $strip = self::unpack($this->packed['strip']);
 
-        return $this;
+        return null === $strip ? null : Move::fromArray($strip);
     }
 
-    public function moving(Move $move): self
+    /** @return array<string, string> field => text */
+    public function asTyped(): array
     {
-        $this->strip = $move->toArray();
+        /** @var array<string, string> $asTyped */
+        $asTyped = self::unpack($this->packed['as_typed']);
 
-        return $this;
+        return $asTyped;
+    }
+
+    /** Whether it, or what it points at, declares something put right. */
+    public function saysPutRight(): bool
+    {
+        foreach ($this->events() as $event) {
+            if ($event instanceof PutRight) {
+                return true;
+            }
+        }
+
+        return null !== $this->target && $this->target->saysPutRight();
+    }
+
+    /** @param PackedEvent $packed */
+    private static function event(array $packed): Finding|PutRight
+    {
+        /** @var array<string, mixed> $extras */
+        $extras = self::unpack($packed['extras']);
+        if (null !== $packed['put_right']) {
+            return new PutRight($packed['put_right'], $extras);
+        }
+        $test = $packed['test'] ?? throw new \LogicException('A recorded finding is of a test or of a cure.');
+        /** @var list<string> $outcomes */
+        $outcomes = self::unpack($packed['outcomes']);
+        $finding = [] === $outcomes
+            ? Finding::number($test, $packed['number'] ?? throw new \LogicException('A finding says something.'))
+            : Finding::observed($test, ...$outcomes);
+        /** @var array<string, mixed> $measured */
+        $measured = self::unpack($packed['measured']);
+
+        return $finding->measuring($measured)->carrying($extras);
+    }
+
+    /** @return array<mixed>|null */
+    private static function unpack(?string $packed): ?array
+    {
+        // Most are empty, and there are four of them to a finding.
+        $unpacked = null === $packed || '[]' === $packed ? [] : json_decode($packed, true, flags: \JSON_THROW_ON_ERROR);
+
+        return null === $packed || !\is_array($unpacked) ? null : $unpacked;
     }
 }

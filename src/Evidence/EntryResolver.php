@@ -14,15 +14,15 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 #[AutoconfigureTag('controller.argument_value_resolver', ['priority' => 150])]
 final readonly class EntryResolver implements ValueResolverInterface
 {
-    public function __construct(private Entries $entries)
+    public function __construct(private RecordReader $entries)
     {
     }
 
-    /** @return iterable<PastEntry> */
+    /** @return iterable<Entry> */
     public function resolve(Request $request, ArgumentMetadata $argument): iterable
     {
         $number = $request->attributes->get('entry');
-        if (PastEntry::class !== $argument->getType() || !is_numeric($number)) {
+        if (Entry::class !== $argument->getType() || !is_numeric($number)) {
             return [];
         }
 

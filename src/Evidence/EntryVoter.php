@@ -14,7 +14,7 @@ use Symfony\Component\Security\Core\Authorization\Voter\Voter;
  * Everybody corrects what they recorded themselves; a technician corrects anybody's. A cure stays a technician's
  * either way: taking back that it was taken back would declare it again.
  *
- * @extends Voter<self::CHANGE, PastEntry>
+ * @extends Voter<self::CHANGE, Entry>
  */
 final class EntryVoter extends Voter
 {
@@ -26,7 +26,7 @@ final class EntryVoter extends Voter
 
     protected function supports(string $attribute, mixed $subject): bool
     {
-        return self::CHANGE === $attribute && $subject instanceof PastEntry;
+        return self::CHANGE === $attribute && $subject instanceof Entry;
     }
 
     protected function voteOnAttribute(string $attribute, mixed $subject, TokenInterface $token, ?Vote $vote = null): bool

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
@@ -24,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** One-tap findings, and what undoes and corrects them. */
 final class FindingController extends AbstractController
 {
-    public function __construct(private readonly Recorder $recorder, private readonly Taps $taps, private readonly Vocabulary $vocabulary, private readonly WayBack $wayBack)
+    public function __construct(private readonly Recorder $recorder, private readonly ButtonForm $button, private readonly Vocabulary $vocabulary, private readonly WayBack $wayBack)
     {
     }
 
@@ -32,7 +32,7 @@ final class FindingController extends AbstractController
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function record(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         $this->recorder->observe($job, $member, $key, [$this->finding($request)]);
 
         return $this->saved($job, $request);
@@ -42,17 +42,17 @@ final class FindingController extends AbstractController
     #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
     public function putRight(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
-        $this->recorder->observe($job, $member, $key, [new PutRight($this->taps->text($request, 'fault'))]);
+        $key = $this->button->check($request);
+        $this->recorder->observe($job, $member, $key, [new PutRight($this->button->text($request, 'fault'))]);
 
         return $this->saved($job, $request);
     }
 
     #[Route('/entries/{entry}/correct', name: 'entry_correct', requirements: ['entry' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(EntryVoter::CHANGE, 'entry')]
-    public function correct(PastEntry $entry, Request $request, #[CurrentUser] Member $member): Response
+    public function correct(Entry $entry, Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         $corrected = $this->finding($request);
         // An entry may hold several findings (an intake's claims do): the others are said again as they were.
         $events = array_map(
@@ -69,9 +69,9 @@ final class FindingController extends AbstractController
 
     #[Route('/entries/{entry}/undo', name: 'entry_undo', requirements: ['entry' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(EntryVoter::CHANGE, 'entry')]
-    public function undo(PastEntry $entry, Request $request, #[CurrentUser] Member $member): Response
+    public function undo(Entry $entry, Request $request, #[CurrentUser] Member $member): Response
     {
-        $this->recorder->withdraw($entry, $member, $this->taps->check($request));
+        $this->recorder->withdraw($entry, $member, $this->button->check($request));
         $this->addFlash('said', 'Taken back. It stays in the history.');
 
         return $this->back($entry->job, $request);
@@ -83,8 +83,8 @@ final class FindingController extends AbstractController
      */
     private function finding(Request $request): Finding
     {
-        $test = $this->vocabulary->test($this->taps->text($request, 'test'));
-        $outcome = $this->taps->text($request, 'outcome');
+        $test = $this->vocabulary->test($this->button->text($request, 'test'));
+        $outcome = $this->button->text($request, 'outcome');
 
         return $test->takesNumber() ? Finding::number($test->id, DecimalText::parse($outcome)) : Finding::observed($test->id, $outcome);
     }
@@ -99,6 +99,6 @@ final class FindingController extends AbstractController
     /** To the page the tap was made on, at the gate it was made at. */
     private function back(Job $job, Request $request): Response
     {
-        return $this->redirect($this->wayBack->to($job, $this->taps->text($request, 'back'), $this->taps->text($request, 'gate')), Response::HTTP_SEE_OTHER);
+        return $this->redirect($this->wayBack->to($job, $this->button->text($request, 'back'), $this->button->text($request, 'gate')), Response::HTTP_SEE_OTHER);
     }
 }

@@ -5,36 +5,36 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Carburetor\Move;
+use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Strip\Carburetors;
-use AwakeShed\Core\Strip\Ledger;
-use AwakeShed\Core\Strip\Move;
 
 /** All entries of one job, and the case they add up to. */
 final class Record
 {
-    /** @var array<string, PastEntry>|null test => the entry whose finding stands; worked out when first asked for */
+    /** @var array<string, Entry>|null test => the entry whose finding stands; worked out when first asked for */
     private ?array $standing = null;
 
     private ?CaseFile $case = null;
 
-    private ?Ledger $ledger = null;
+    private ?PartsLedger $ledger = null;
 
-    /** @param list<PastEntry> $entries oldest first */
+    /** @param list<Entry> $entries oldest first */
     public function __construct(public readonly Job $job, public readonly array $entries, private readonly Carburetors $carburetors)
     {
     }
 
-    /** @return list<PastEntry> the entries that count: struck ones and mere withdrawals left out */
+    /** @return list<Entry> the entries that count: struck ones and mere withdrawals left out */
     public function counting(): array
     {
         return array_values(array_filter(
             $this->entries,
-            static fn (PastEntry $entry): bool => !$entry->struck && EntryKind::Withdrawal !== $entry->kind,
+            static fn (Entry $entry): bool => !$entry->struck && EntryKind::Withdrawal !== $entry->kind,
         ));
     }
 
@@ -60,9 +60,9 @@ final class Record
     }
 
     /** The carburetor bench of this job as it stands. */
-    public function ledger(): Ledger
+    public function ledger(): PartsLedger
     {
-        return $this->ledger ??= $this->carburetors->ledger(array_values(array_filter(array_map(static fn (PastEntry $entry): ?Move => $entry->move(), $this->counting()))));
+        return $this->ledger ??= $this->carburetors->ledger(array_values(array_filter(array_map(static fn (Entry $entry): ?Move => $entry->move(), $this->counting()))));
     }
 
     /** The case as it stood before the last entry that counts. */
@@ -71,10 +71,10 @@ final class Record
         return $this->caseOf(\array_slice($this->counting(), 0, -1));
     }
 
-    /** @param list<PastEntry> $entries */
+    /** @param list<Entry> $entries */
     private function caseOf(array $entries): CaseFile
     {
-        $events = array_merge([], ...array_map(static fn (PastEntry $entry): array => $entry->events(), $entries));
+        $events = array_merge([], ...array_map(static fn (Entry $entry): array => $entry->events(), $entries));
         $jars = [];
         foreach (JarSample::cases() as $sample) {
             $jar = $this->jar($sample);
@@ -94,7 +94,7 @@ final class Record
     }
 
     /** The entry whose finding of this test stands. */
-    public function standingEntry(string $test): ?PastEntry
+    public function standingEntry(string $test): ?Entry
     {
         return ($this->standing ??= $this->indexed())[$test] ?? null;
     }
@@ -105,7 +105,7 @@ final class Record
     }
 
     /** The entry whose jar stands for this sample. */
-    public function jarEntry(JarSample $sample): ?PastEntry
+    public function jarEntry(JarSample $sample): ?Entry
     {
         foreach (array_reverse($this->counting()) as $entry) {
             if ($entry->sample === $sample) {
@@ -116,7 +116,7 @@ final class Record
         return null;
     }
 
-    public function entry(int $id): ?PastEntry
+    public function entry(int $id): ?Entry
     {
         foreach ($this->entries as $entry) {
             if ($entry->id === $id) {
@@ -153,7 +153,7 @@ final class Record
         return $changes;
     }
 
-    /** @return array<string, PastEntry> */
+    /** @return array<string, Entry> */
     private function indexed(): array
     {
         $standing = [];

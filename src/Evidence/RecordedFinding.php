@@ -17,7 +17,7 @@ class RecordedFinding
     private ?int $id = null;
 
     #[ORM\ManyToOne(inversedBy: 'findings'), ORM\JoinColumn(nullable: false)]
-    private Entry $entry;
+    private NewEntry $entry;
 
     #[ORM\Column(length: 80, nullable: true)]
     private ?string $test = null;
@@ -40,7 +40,7 @@ class RecordedFinding
     #[ORM\Column]
     private array $extras = [];
 
-    public function __construct(Entry $entry, Finding|PutRight $event)
+    public function __construct(NewEntry $entry, Finding|PutRight $event)
     {
         $this->entry = $entry;
         $this->extras = $event->extras;

@@ -7,8 +7,10 @@ namespace AwakeShed\App\Evidence;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobSheet;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\Core\Carburetor\Move;
+use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -17,11 +19,9 @@ use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateWalk;
-use AwakeShed\Core\Gate\Standing;
+use AwakeShed\Core\Gate\JobProgress;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Stage\Work;
-use AwakeShed\Core\Strip\Ledger;
-use AwakeShed\Core\Strip\Move;
+use AwakeShed\Core\Stage\StagePlan;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -36,13 +36,13 @@ final readonly class Recorder
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private Entries $entries,
-        private Once $once,
+        private RecordReader $entries,
+        private OncePerKey $once,
         private ClockInterface $clock,
         private Vocabulary $vocabulary,
         private Gatekeeper $gatekeeper,
         private GateWalk $walk,
-        private Work $work,
+        private StagePlan $work,
     ) {
     }
 
@@ -61,10 +61,10 @@ final readonly class Recorder
      */
     public function observe(Job $job, Member $by, RequestKey $key, array $events, Source $source = Source::Bench, ?WorkedOut $worked = null): void
     {
-        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source, $worked): Entry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source, $worked): NewEntry {
             // What another shop found is history here, whatever order it was found in.
             $this->check(Source::Import === $source ? null : $record->case(), $events);
-            $entry = Entry::observation($job, $by, $this->clock->now(), $source, $events);
+            $entry = NewEntry::observation($job, $by, $this->clock->now(), $source, $events);
 
             return null === $worked ? $entry : $entry->workedOutBy($worked);
         });
@@ -73,7 +73,7 @@ final readonly class Recorder
     /**
      * Records that a step was done.
      *
-     * @param (\Closure(Entry): void)|null $also what goes with it, in the same transaction: waste, a wait
+     * @param (\Closure(NewEntry): void)|null $also what goes with it, in the same transaction: waste, a wait
      *
      * @throws ClosedJob
      * @throws ClosedStep                          when something must come first, or a gate keeps it closed
@@ -83,12 +83,12 @@ final readonly class Recorder
     {
         $step = $this->work->step($act->step);
         $step->check($act);
-        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $step, $act, $also): Entry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $step, $act, $also): NewEntry {
             $state = $this->work->stateOf($step, $record->case(), $record->acts());
             if ($state->isClosed()) {
                 throw new ClosedStep($state);
             }
-            $entry = Entry::observation($job, $by, $this->clock->now(), Source::Bench, [])->doing($act);
+            $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, [])->doing($act);
             if (null !== $also) {
                 $also($entry);
             }
@@ -100,22 +100,22 @@ final readonly class Recorder
     /**
      * Records what was done at the carburetor bench, with what it says in the vocabulary's words.
      *
-     * @param \Closure(Ledger): Move             $make  from the ledger as it stands under the lock
-     * @param \Closure(Ledger): list<Finding>    $finds from the ledger after it
-     * @param (\Closure(Entry, Move): void)|null $also  what goes with it, in the same transaction
+     * @param \Closure(PartsLedger): Move           $make  from the ledger as it stands under the lock
+     * @param \Closure(PartsLedger): list<Finding>  $finds from the ledger after it
+     * @param (\Closure(NewEntry, Move): void)|null $also  what goes with it, in the same transaction
      *
      * @throws ClosedJob
-     * @throws ClosedTest                           when what it finds is closed as the evidence stands
-     * @throws \AwakeShed\Core\Strip\ImpossibleMove when it cannot be done as the ledger stands
+     * @throws ClosedTest                                when what it finds is closed as the evidence stands
+     * @throws \AwakeShed\Core\Carburetor\ImpossibleMove when it cannot be done as the ledger stands
      * @throws \AwakeShed\Core\Evidence\UnknownWord
      */
     public function moved(Job $job, Member $by, RequestKey $key, \Closure $make, \Closure $finds, ?\Closure $also = null): void
     {
-        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $make, $finds, $also): Entry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $make, $finds, $also): NewEntry {
             $move = $make($record->ledger());
             $found = $finds($record->ledger()->after($move));
             $this->check($record->case(), $found);
-            $entry = Entry::observation($job, $by, $this->clock->now(), Source::Bench, $found)->moving($move);
+            $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, $found)->moving($move);
             if (null !== $also) {
                 $also($entry, $move);
             }
@@ -133,15 +133,15 @@ final readonly class Recorder
      * @throws StaleEntry                           when somebody else corrected or took back the entry first
      * @throws \AwakeShed\Core\Evidence\UnknownWord
      */
-    public function correct(PastEntry $target, Member $by, RequestKey $key, array $events): void
+    public function correct(Entry $target, Member $by, RequestKey $key, array $events): void
     {
         foreach ($events as $event) {
             if ($event instanceof Finding) {
                 $this->vocabulary->check($event);
             }
         }
-        $this->change($target->job, $by, $key, function (Record $record) use ($target, $by, $events): Entry {
-            return Entry::correction($target, $this->target($target, $record), $by, $this->clock->now(), $events);
+        $this->change($target->job, $by, $key, function (Record $record) use ($target, $by, $events): NewEntry {
+            return NewEntry::correction($target, $this->target($target, $record), $by, $this->clock->now(), $events);
         });
     }
 
@@ -151,9 +151,9 @@ final readonly class Recorder
      * @throws ClosedJob
      * @throws StaleEntry when somebody else corrected or took back the entry first
      */
-    public function withdraw(PastEntry $target, Member $by, RequestKey $key): void
+    public function withdraw(Entry $target, Member $by, RequestKey $key): void
     {
-        $this->change($target->job, $by, $key, function (Record $record) use ($target, $by): Entry {
+        $this->change($target->job, $by, $key, function (Record $record) use ($target, $by): NewEntry {
             $entity = $this->target($target, $record);
             // Taking back that something was taken back writes it again.
             $undone = EntryKind::Withdrawal === $target->kind
@@ -163,7 +163,7 @@ final readonly class Recorder
                 JobSheet::write($target->job, $undone);
             }
 
-            return Entry::withdrawal($target, $entity, $by, $this->clock->now());
+            return NewEntry::withdrawal($target, $entity, $by, $this->clock->now());
         });
     }
 
@@ -177,12 +177,12 @@ final readonly class Recorder
      */
     public function rewrite(Job $job, Member $by, RequestKey $key, \Closure $write, bool $evenIfHandedBack = false): void
     {
-        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $write): ?Entry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $write): ?NewEntry {
             $before = JobSheet::of($job);
             $write($record);
             $changes = $before->changesTo(JobSheet::of($job));
 
-            return [] === $changes['after'] ? null : Entry::rewriting($job, $by, $this->clock->now(), $changes);
+            return [] === $changes['after'] ? null : NewEntry::rewriting($job, $by, $this->clock->now(), $changes);
         }, $evenIfHandedBack);
     }
 
@@ -197,13 +197,13 @@ final readonly class Recorder
      */
     public function readJar(Job $job, JarSample $sample, Member $by, RequestKey $key, \Closure $read, array $asTyped, bool $isNewJar = false): void
     {
-        $this->change($job, $by, $key, function (Record $record) use ($job, $sample, $by, $read, $asTyped, $isNewJar): Entry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $sample, $by, $read, $asTyped, $isNewJar): NewEntry {
             $jar = $read($record);
             $before = $isNewJar ? null : $record->jarEntry($sample);
             $events = $jar->findings($sample);
             $entry = null === $before
-                ? Entry::observation($job, $by, $this->clock->now(), Source::Bench, $events)
-                : Entry::correction($before, $this->target($before, $record), $by, $this->clock->now(), $events);
+                ? NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, $events)
+                : NewEntry::correction($before, $this->target($before, $record), $by, $this->clock->now(), $events);
 
             return $entry->withJar($sample, $jar)->typedAs($asTyped);
         });
@@ -218,10 +218,10 @@ final readonly class Recorder
             $this->entries->strike($entry, $struck);
         }
         $case = ([] === $unsettled ? $record : $this->open($job))->case();
-        $job->nowStands(Standing::of($case, $this->walk->of($case)));
+        $job->nowStands(JobProgress::of($case, $this->walk->of($case)));
     }
 
-    /** @param \Closure(Record): ?Entry $make null when nothing came of it */
+    /** @param \Closure(Record): ?NewEntry $make null when nothing came of it */
     private function change(Job $job, Member $by, RequestKey $key, \Closure $make, bool $evenIfHandedBack = false): void
     {
         $this->once->run($key, $by, function () use ($job, $make, $evenIfHandedBack): null {
@@ -267,12 +267,12 @@ final readonly class Recorder
     }
 
     /** @throws StaleEntry when it is struck as the record stands under the lock */
-    private function target(PastEntry $entry, Record $record): Entry
+    private function target(Entry $entry, Record $record): NewEntry
     {
         if (false !== $record->entry($entry->id)?->struck) {
             throw new StaleEntry();
         }
 
-        return $this->entities->getReference(Entry::class, $entry->id) ?? throw new StaleEntry();
+        return $this->entities->getReference(NewEntry::class, $entry->id) ?? throw new StaleEntry();
     }
 }

@@ -8,13 +8,13 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Stage\Stage;
-use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Stage\StagePlan;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** The page a tap was made on, as the tap says it. What leads nowhere leads to the job: what was recorded stands either way. */
 final readonly class WayBack
 {
-    public function __construct(private UrlGeneratorInterface $addresses, private Vocabulary $vocabulary, private Line $line, private Work $work)
+    public function __construct(private UrlGeneratorInterface $addresses, private Vocabulary $vocabulary, private Line $line, private StagePlan $work)
     {
     }
 

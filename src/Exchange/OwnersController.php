@@ -9,10 +9,10 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\OwnersJobs;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -59,11 +59,11 @@ final class OwnersController extends AbstractController
 
     /** The name and all that leads to it goes; the jobs and what was found on the machines stay. */
     #[Route('/owners/erase', name: 'owner_erase', methods: ['POST'])]
-    public function erase(Request $request, Taps $taps, Once $once, Trail $trail, #[CurrentUser] Member $member): Response
+    public function erase(Request $request, ButtonForm $button, OncePerKey $once, Trail $trail, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
-        $name = $taps->text($request, 'name');
-        if ('' === $name || 'erase' !== mb_strtolower($taps->text($request, 'sure'))) {
+        $key = $button->check($request);
+        $name = $button->text($request, 'name');
+        if ('' === $name || 'erase' !== mb_strtolower($button->text($request, 'sure'))) {
             $this->addFlash('refused', 'Nothing was erased: the word was not typed.');
 
             return $this->redirectToRoute('owners', ['name' => $name], Response::HTTP_SEE_OTHER);

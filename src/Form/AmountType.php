@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Form;
 
-use AwakeShed\App\Show\Measure;
-use AwakeShed\App\Show\Quantities;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Quantity;

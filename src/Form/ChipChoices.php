@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Form;
 
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Words;
 
 /** Choices out of enums and out of the vocabulary, labelled in the reader's words. */
 final readonly class ChipChoices

@@ -11,14 +11,14 @@ use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\RequestKeyExtension;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\Once;
-use AwakeShed\App\Show\Measure;
-use AwakeShed\App\Show\Quantities;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Waste\WasteRepository;
@@ -59,8 +59,8 @@ final class FuelController extends AbstractController
         private readonly TranslatorInterface $translator,
         private readonly WasteRepository $waste,
         private readonly Quantities $quantities,
-        private readonly Taps $taps,
-        private readonly Once $once,
+        private readonly ButtonForm $button,
+        private readonly OncePerKey $once,
     ) {
     }
 
@@ -107,7 +107,7 @@ final class FuelController extends AbstractController
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function newJar(Job $job, JarSample $sample, Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         $this->recorder->readJar($job, $sample, $member, $key, static fn (): JarReading => new JarReading(), [], isNewJar: true);
         $this->addFlash('said', 'A fresh jar. What the last one said stays in the history.');
 
@@ -144,9 +144,9 @@ final class FuelController extends AbstractController
     #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
     public function school(Job $job, JarSample $sample, Request $request, Vocabulary $vocabulary, #[CurrentUser] Member $member): Response
     {
-        $school = $this->taps->text($request, 'school');
+        $school = $this->button->text($request, 'school');
         $vocabulary->checkSchool('old_fuel', $school);
-        $this->recorder->rewrite($job, $member, $this->taps->check($request), static function () use ($job, $school): void {
+        $this->recorder->rewrite($job, $member, $this->button->check($request), static function () use ($job, $school): void {
             $job->follow('old_fuel', $school);
         });
         $this->addFlash('said', 'Saved.');

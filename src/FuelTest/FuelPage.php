@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\FuelTest;
 
 use AwakeShed\App\Job\JobPage;
-use AwakeShed\App\Show\JarDrawing;
+use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\Core\Fuel\EthanolContent;
 use AwakeShed\Core\Fuel\FuelVerdict;

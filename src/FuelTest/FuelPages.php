@@ -7,7 +7,7 @@ namespace AwakeShed\App\FuelTest;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobPages;
-use AwakeShed\App\Show\JarDrawing;
+use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\Core\Evidence\CaseFile;
@@ -17,7 +17,7 @@ use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Fuel\Settling;
 use AwakeShed\Core\Fuel\WaterTolerance;
-use AwakeShed\Core\Gate\Standing;
+use AwakeShed\Core\Gate\JobProgress;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Volume;
@@ -47,7 +47,7 @@ final readonly class FuelPages
     {
         $page = $this->pages->of($this->recorder->open($job));
         $jar = $page->case->jars[$sample->value] ?? new JarReading();
-        $school = Standing::schoolOf($page->case);
+        $school = JobProgress::schoolOf($page->case);
         $height = $jar->layers->height ?? Length::millimetres(self::USUAL_HEIGHT_MM);
         $wait = $this->waits->runningFor($job, WaitKind::settling($sample));
 

@@ -10,7 +10,7 @@ use AwakeShed\App\Evidence\ClosedTest;
 use AwakeShed\App\Evidence\StaleEntry;
 use AwakeShed\App\Job\HeldBack;
 use AwakeShed\App\Once\KeyConflict;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Refusal;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\Source;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\School\Schools;
@@ -23,7 +23,7 @@ final readonly class Intake
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private Once $once,
+        private OncePerKey $once,
         private Recorder $recorder,
         private PhotoStore $photos,
         private ClockInterface $clock,
@@ -46,7 +46,7 @@ final readonly class Intake
             $this->photos->add($job, $by, array_values(array_map(static fn (UploadedFile $photo): string => $photo->getPathname(), $input->photos)));
             $claims = $input->claims();
 
-            return [] === $claims ? [] : [Entry::observation($job, $by, $this->clock->now(), Source::Intake, $claims)];
+            return [] === $claims ? [] : [NewEntry::observation($job, $by, $this->clock->now(), Source::Intake, $claims)];
         });
     }
 
@@ -65,10 +65,10 @@ final readonly class Intake
                 $job->follow($question, $school);
             }
             $now = $this->clock->now();
-            $entries = [] === $case->events ? [] : [Entry::observation($job, $by, $now, Source::Import, $case->events)];
+            $entries = [] === $case->events ? [] : [NewEntry::observation($job, $by, $now, Source::Import, $case->events)];
             foreach ($case->jars as $sample => $jar) {
                 // What the jar says in the vocabulary's words is among the findings already, in its place.
-                $entries[] = Entry::observation($job, $by, $now, Source::Import, [])->withJar(JarSample::from($sample), $jar);
+                $entries[] = NewEntry::observation($job, $by, $now, Source::Import, [])->withJar(JarSample::from($sample), $jar);
             }
 
             return $entries;
@@ -92,7 +92,7 @@ final readonly class Intake
         });
     }
 
-    /** @param \Closure(Job): list<Entry> $fill */
+    /** @param \Closure(Job): list<NewEntry> $fill */
     private function add(Machine $machine, Member $by, RequestKey $key, \Closure $fill): int
     {
         $job = new Job($machine, $by, $this->clock->now());

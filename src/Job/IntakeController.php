@@ -9,7 +9,7 @@ use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Photo\UnusablePhoto;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Words;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;

@@ -6,8 +6,8 @@ namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Stand;
-use AwakeShed\Core\Gate\Standing;
+use AwakeShed\Core\Gate\JobProgress;
+use AwakeShed\Core\Gate\Progress;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
@@ -53,8 +53,8 @@ class Job
     #[ORM\Column]
     private array $extras = [];
 
-    #[ORM\Column(enumType: Stand::class, length: 20)]
-    private Stand $stand = Stand::TakenIn;
+    #[ORM\Column(enumType: Progress::class, length: 20)]
+    private Progress $stand = Progress::TakenIn;
 
     #[ORM\Column(length: 60)]
     private string $waitsFor = '';
@@ -123,7 +123,7 @@ class Job
         $this->extras = $extras;
     }
 
-    public function nowStands(Standing $standing): void
+    public function nowStands(JobProgress $standing): void
     {
         $this->stand = $standing->stand;
         $this->waitsFor = $standing->waitsFor;
@@ -181,7 +181,7 @@ class Job
         return $this->extras;
     }
 
-    public function getStand(): Stand
+    public function getStand(): Progress
     {
         return $this->stand;
     }

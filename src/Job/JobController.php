@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Photo\PhotoRepository;
-use AwakeShed\App\Strip\WantedPartRepository;
 use AwakeShed\App\Waste\WasteRepository;
-use AwakeShed\Core\Stage\Closing;
+use AwakeShed\Core\Stage\HandBackCheck;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -60,11 +60,11 @@ final class JobController extends AbstractController
 
     #[Route('/hand-back', name: 'job_hand_back', methods: ['POST'])]
     #[IsGranted(JobVoter::HAND_BACK, 'job')]
-    public function handBack(Job $job, Request $request, Taps $taps, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    public function handBack(Job $job, Request $request, ButtonForm $button, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
+        $key = $button->check($request);
         $this->recorder->rewrite($job, $member, $key, static function (Record $record) use ($job, $clock): void {
-            $hindrance = $job->isHandedBack() ? null : Closing::hindrance($record->case(), $record->acts());
+            $hindrance = $job->isHandedBack() ? null : HandBackCheck::hindrance($record->case(), $record->acts());
             if (null !== $hindrance) {
                 throw new HeldBack($hindrance);
             }

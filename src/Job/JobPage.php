@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Evidence\Record;
-use AwakeShed\App\Show\LineDrawing;
+use AwakeShed\App\Presentation\LineDrawing;
 use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\FuelVerdict;

@@ -10,7 +10,7 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateWalk;
-use AwakeShed\Core\Gate\Standing;
+use AwakeShed\Core\Gate\JobProgress;
 use AwakeShed\Core\Oil\OilVerdict;
 
 /** Works out what the pages of a job show. */
@@ -24,14 +24,14 @@ final readonly class JobPages
         private Gatekeeper $gatekeeper,
         private GateWalk $walk,
         private Assessor $assessor,
-        private Lines $lines,
+        private LineDrawer $lines,
     ) {
     }
 
     public function of(Record $record): JobPage
     {
         $case = $record->case();
-        $school = Standing::schoolOf($case);
+        $school = JobProgress::schoolOf($case);
         $assessment = $this->assessor->assess($case);
 
         return new JobPage(

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
-use AwakeShed\App\Evidence\Entry;
-use AwakeShed\Core\Gate\Stand;
+use AwakeShed\App\Evidence\NewEntry;
+use AwakeShed\Core\Gate\Progress;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
@@ -63,7 +63,7 @@ final class JobRepository extends ServiceEntityRepository
         $jobs = $this->createQueryBuilder('job')
             ->addSelect('machine')
             ->innerJoin('job.machine', 'machine')
-            ->where('job.handedBackAt IS NULL AND EXISTS (SELECT entry.id FROM '.Entry::class.' entry WHERE entry.job = job AND entry.strip IS NOT NULL)')
+            ->where('job.handedBackAt IS NULL AND EXISTS (SELECT entry.id FROM '.NewEntry::class.' entry WHERE entry.job = job AND entry.strip IS NOT NULL)')
             ->orderBy('job.id', 'DESC')->setMaxResults($most)
             ->getQuery()->getResult();
 
@@ -78,9 +78,9 @@ final class JobRepository extends ServiceEntityRepository
             ->where('job.handedBackAt IS NULL')
             ->groupBy('job.stand');
         self::narrow($inShed, $query);
-        /** @var list<array{stand: Stand, number: int|string}> $rows */
+        /** @var list<array{stand: Progress, number: int|string}> $rows */
         $rows = $inShed->getQuery()->getResult();
-        $byStand = array_fill_keys(array_map(static fn (Stand $stand): string => $stand->value, Stand::cases()), 0);
+        $byStand = array_fill_keys(array_map(static fn (Progress $stand): string => $stand->value, Progress::cases()), 0);
         foreach ($rows as $row) {
             $byStand[$row['stand']->value] = (int) $row['number'];
         }

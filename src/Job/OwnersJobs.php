@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\NewEntry;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\EntityManagerInterface;
 
@@ -64,7 +64,7 @@ final readonly class OwnersJobs
     private function eraseHistory(Job $job): void
     {
         $connection = $this->entities->getConnection();
-        $table = $this->entities->getClassMetadata(Entry::class)->getTableName();
+        $table = $this->entities->getClassMetadata(NewEntry::class)->getTableName();
         foreach ($connection->fetchAllKeyValue("SELECT id, rewritten FROM $table WHERE job_id = ? AND rewritten IS NOT NULL", [$job->getId()]) as $id => $packed) {
             $rewritten = \is_string($packed) ? json_decode($packed, true, flags: \JSON_THROW_ON_ERROR) : null;
             if (!\is_array($rewritten)) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Evidence\Entries;
+use AwakeShed\App\Evidence\RecordReader;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -15,7 +15,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class PulseController extends AbstractController
 {
     #[Route('/jobs/{job}/news/{since}', name: 'job_news', requirements: ['job' => JobResolver::NUMBER, 'since' => '\d{1,10}'], methods: ['GET'])]
-    public function news(Job $job, int $since, Entries $entries, #[CurrentUser] Member $member): Response
+    public function news(Job $job, int $since, RecordReader $entries, #[CurrentUser] Member $member): Response
     {
         $news = $entries->ofOthersSince($job, $since, $member);
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
-use AwakeShed\App\Strip\WantedPartRepository;
+use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Stand;
+use AwakeShed\Core\Gate\Progress;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -32,7 +32,7 @@ final class ShedController extends AbstractController
             'wanted' => $wanted->waitedFor(array_column($rows, 'id')),
             'counts' => $jobs->counts($query),
             'kinds' => MachineKind::cases(),
-            'stands' => Stand::cases(),
+            'stands' => Progress::cases(),
             'sorts' => ShedSort::cases(),
         ]);
     }

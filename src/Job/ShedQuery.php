@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Stand;
+use AwakeShed\Core\Gate\Progress;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** What somebody wants to see of the shed. */
@@ -19,7 +19,7 @@ final readonly class ShedQuery
     public function __construct(
         public string $find = '',
         public ?MachineKind $kind = null,
-        public ?Stand $stand = null,
+        public ?Progress $stand = null,
         public bool $handedBack = false,
         public ShedSort $sort = ShedSort::Wanted,
         public int $page = 1,
@@ -44,7 +44,7 @@ final readonly class ShedQuery
         return new self(
             mb_substr(mb_scrub($text('find')), 0, self::LONGEST_TEXT),
             MachineKind::tryFrom($text('kind')),
-            Stand::tryFrom($text('stand')),
+            Progress::tryFrom($text('stand')),
             'handed_back' === $text('stand'),
             ShedSort::tryFrom($text('sort')) ?? ShedSort::Wanted,
             max(1, min(100_000, (int) $text('page'))),

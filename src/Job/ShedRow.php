@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Stand;
+use AwakeShed\Core\Gate\Progress;
 
 /** What the shed shows of a job. */
 final readonly class ShedRow
@@ -17,7 +17,7 @@ final readonly class ShedRow
         public string $ownerName,
         public ?\DateTimeImmutable $wantedBy,
         public \DateTimeImmutable $takenInAt,
-        public Stand $stand,
+        public Progress $stand,
         public string $waitsFor,
         public ?\DateTimeImmutable $handedBackAt,
     ) {

@@ -6,12 +6,12 @@ namespace AwakeShed\App\Oil;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Exchange\CsvText;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\Once;
-use AwakeShed\App\Show\Measure;
-use AwakeShed\App\Show\Quantities;
+use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Presentation\Quantities;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Volume;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -26,7 +26,7 @@ final class OilController extends AbstractController
 {
     private const HOW_MUCH = 'How much of it: a tenth of a liter to 250 liters.';
 
-    public function __construct(private readonly Shelf $shelf, private readonly Once $once, private readonly Taps $taps, private readonly Quantities $quantities)
+    public function __construct(private readonly Shelf $shelf, private readonly OncePerKey $once, private readonly ButtonForm $button, private readonly Quantities $quantities)
     {
     }
 
@@ -49,9 +49,9 @@ final class OilController extends AbstractController
     #[IsGranted(JobVoter::PUT_RIGHT)]
     public function add(Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
-        $name = $this->taps->text($request, 'name');
-        $typed = ['name' => $name, 'volume' => $this->taps->text($request, 'volume')];
+        $key = $this->button->check($request);
+        $name = $this->button->text($request, 'name');
+        $typed = ['name' => $name, 'volume' => $this->button->text($request, 'volume')];
         if ('' === $name || mb_strlen($name) > Oil::LONGEST_NAME) {
             return $this->page($typed, 'Give it a name of 1 to 60 characters.');
         }
@@ -76,9 +76,9 @@ final class OilController extends AbstractController
     #[IsGranted(JobVoter::PUT_RIGHT)]
     public function move(int $id, string $how, Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         $oil = $this->shelf->find($id) ?? throw $this->createNotFoundException('There is no such oil.');
-        $typed = $this->taps->text($request, 'volume');
+        $typed = $this->button->text($request, 'volume');
         try {
             $volume = $this->quantities->read($typed, Measure::OilVolume, Volume::class);
             $this->once->run($key, $member, function () use ($oil, $how, $volume, $member): null {

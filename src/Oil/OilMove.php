@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Oil;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
@@ -33,9 +33,9 @@ class OilMove
     private \DateTimeImmutable $at;
 
     #[ORM\ManyToOne]
-    private ?Entry $entry;
+    private ?NewEntry $entry;
 
-    private function __construct(Oil $oil, float $millilitres, Member $by, \DateTimeImmutable $at, ?Entry $entry)
+    private function __construct(Oil $oil, float $millilitres, Member $by, \DateTimeImmutable $at, ?NewEntry $entry)
     {
         $this->oil = $oil;
         $this->millilitres = $millilitres;
@@ -64,7 +64,7 @@ class OilMove
         return new self($oil, $onShelf->inMillilitres() - $inBook->inMillilitres(), $by, $at, null);
     }
 
-    public static function taken(Oil $oil, Volume $volume, Member $by, \DateTimeImmutable $at, Entry $entry): self
+    public static function taken(Oil $oil, Volume $volume, Member $by, \DateTimeImmutable $at, NewEntry $entry): self
     {
         return new self($oil, -$volume->inMillilitres(), $by, $at, $entry);
     }

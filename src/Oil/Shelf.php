@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Oil;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\Core\Units\Volume;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -61,7 +61,7 @@ final readonly class Shelf
     }
 
     /** More than the book says may be taken: what is in the engine is in the engine. */
-    public function take(Oil $oil, Volume $volume, Member $by, Entry $entry): void
+    public function take(Oil $oil, Volume $volume, Member $by, NewEntry $entry): void
     {
         $this->entities->persist(OilMove::taken($oil, $volume, $by, $this->clock->now(), $entry));
     }

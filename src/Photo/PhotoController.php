@@ -6,11 +6,11 @@ namespace AwakeShed\App\Photo;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\OwnVoter;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\Core\Gate\GateWalk;
 use League\Flysystem\FilesystemException;
 use Psr\Clock\ClockInterface;
@@ -28,13 +28,13 @@ final class PhotoController extends AbstractController
 {
     #[Route('/jobs/{job}/photos', name: 'photo_add', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function add(Job $job, Request $request, PhotoStore $store, GateWalk $walk, Taps $taps, Once $once, #[CurrentUser] Member $member): Response
+    public function add(Job $job, Request $request, PhotoStore $store, GateWalk $walk, ButtonForm $button, OncePerKey $once, #[CurrentUser] Member $member): Response
     {
         if (0 === $request->request->count() && [] === $request->files->all()) {
             // PHP drops the whole form, token and all, when it is over post_max_size.
             throw UnusablePhoto::tooLarge();
         }
-        $key = $taps->check($request);
+        $key = $button->check($request);
         $sent = $request->files->all()['photos'] ?? [];
         $files = array_filter(\is_array($sent) ? $sent : [$sent], static fn (mixed $file): bool => $file instanceof UploadedFile);
         foreach ($files as $file) {
@@ -45,7 +45,7 @@ final class PhotoController extends AbstractController
                 throw UnusablePhoto::notAPicture();
             }
         }
-        $gate = $taps->text($request, 'gate');
+        $gate = $button->text($request, 'gate');
         $isPlace = 1 === preg_match('/^place-(\d{1,3})$/', $gate, $place);
         $gate = $isPlace || $walk->has($gate) ? $gate : null;
         $once->run($key, $member, static function () use ($files, $store, $job, $member, $gate): null {
@@ -66,9 +66,9 @@ final class PhotoController extends AbstractController
 
     #[Route('/photos/{id}/remove', name: 'photo_remove', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'photo')]
-    public function remove(#[MapEntity] Photo $photo, Request $request, Taps $taps, Once $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    public function remove(#[MapEntity] Photo $photo, Request $request, ButtonForm $button, OncePerKey $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
-        $once->run($taps->check($request), $member, static function () use ($photo, $clock): null {
+        $once->run($button->check($request), $member, static function () use ($photo, $clock): null {
             null === $photo->getRemovedAt() ? $photo->remove($clock->now()) : $photo->bringBack();
 
             return null;

@@ -9,11 +9,11 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\Core\Evidence\Vocabulary;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -25,7 +25,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** Which school of the trade is followed: by the shop, for what is taken in from now on, and by one job. */
 final class SchoolController extends AbstractController
 {
-    public function __construct(private readonly Vocabulary $vocabulary, private readonly Schools $schools, private readonly Taps $taps)
+    public function __construct(private readonly Vocabulary $vocabulary, private readonly Schools $schools, private readonly ButtonForm $button)
     {
     }
 
@@ -37,9 +37,9 @@ final class SchoolController extends AbstractController
 
     #[Route('/schools', name: 'schools_choose', methods: ['POST'])]
     #[IsGranted(Role::OWNER_NAME)]
-    public function choose(Request $request, Once $once, Trail $trail, #[CurrentUser] Member $member): Response
+    public function choose(Request $request, OncePerKey $once, Trail $trail, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         [$question, $school] = $this->chosen($request);
         $once->run($key, $member, function () use ($question, $school, $trail, $member): null {
             $before = $this->schools->chosen()[$question] ?? $this->vocabulary->schools[$question][0];
@@ -63,7 +63,7 @@ final class SchoolController extends AbstractController
     #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
     public function chooseForJob(Job $job, Request $request, Recorder $recorder, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         [$question, $school] = $this->chosen($request);
         $recorder->rewrite($job, $member, $key, static function () use ($job, $question, $school): void {
             $job->follow($question, $school);
@@ -80,7 +80,7 @@ final class SchoolController extends AbstractController
      */
     private function chosen(Request $request): array
     {
-        [$question, $school] = [$this->taps->text($request, 'question'), $this->taps->text($request, 'school')];
+        [$question, $school] = [$this->button->text($request, 'question'), $this->button->text($request, 'school')];
         if (!isset($this->vocabulary->schools[$question])) {
             throw $this->createNotFoundException('There is no such question.');
         }

@@ -7,7 +7,7 @@ namespace AwakeShed\App\Shop;
 use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Evidence\Vocabulary;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\EmailType;

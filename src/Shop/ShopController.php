@@ -14,8 +14,8 @@ use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
-use AwakeShed\App\Http\Taps;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Http\ButtonForm;
+use AwakeShed\App\Once\OncePerKey;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -30,7 +30,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted(Role::OWNER_NAME)]
 final class ShopController extends AbstractController
 {
-    public function __construct(private readonly Shops $shops, private readonly Once $once, private readonly EntityManagerInterface $entities, private readonly Trail $trail, private readonly SideBySide $sideBySide)
+    public function __construct(private readonly Shops $shops, private readonly OncePerKey $once, private readonly EntityManagerInterface $entities, private readonly Trail $trail, private readonly SideBySide $sideBySide)
     {
     }
 
@@ -71,10 +71,10 @@ final class ShopController extends AbstractController
 
     /** All the machines the demo brought, with everything recorded of them, in one act. */
     #[Route('/shop/demo-machines', name: 'shop_throw_away_demo', methods: ['POST'])]
-    public function throwAway(Request $request, Taps $taps, DemoMachines $demo, #[CurrentUser] Member $owner): Response
+    public function throwAway(Request $request, ButtonForm $button, DemoMachines $demo, #[CurrentUser] Member $owner): Response
     {
-        $key = $taps->check($request);
-        if ('throw away' !== mb_strtolower($taps->text($request, 'sure'))) {
+        $key = $button->check($request);
+        if ('throw away' !== mb_strtolower($button->text($request, 'sure'))) {
             $this->addFlash('refused', 'Nothing was thrown away: the words were not typed.');
 
             return $this->redirectToRoute('shop', status: Response::HTTP_SEE_OTHER);

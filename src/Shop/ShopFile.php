@@ -6,6 +6,8 @@ namespace AwakeShed\App\Shop;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Shops;
+use AwakeShed\App\Carburetor\WantedPart;
+use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\App\Diagnosis\OwnOddsRepository;
 use AwakeShed\App\Diagnosis\ShopOdds;
 use AwakeShed\App\Evidence\Recorder;
@@ -24,8 +26,6 @@ use AwakeShed\App\School\Schools;
 use AwakeShed\App\Spec\SpecBookFile;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Spec\SpecPageRepository;
-use AwakeShed\App\Strip\WantedPart;
-use AwakeShed\App\Strip\WantedPartRepository;
 use AwakeShed\App\Waste\WastePortion;
 use AwakeShed\App\Waste\WasteRepository;
 use Doctrine\ORM\EntityManagerInterface;

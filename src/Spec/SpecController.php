@@ -11,11 +11,11 @@ use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\SpecFigure;
@@ -44,7 +44,7 @@ final class SpecController extends AbstractController
         private readonly SpecPageRepository $pages,
         private readonly EngineClasses $classes,
         private readonly SpecBookFile $file,
-        private readonly Once $once,
+        private readonly OncePerKey $once,
         private readonly EntityManagerInterface $entities,
         private readonly TranslatorInterface $translator,
         private readonly SideBySide $sideBySide,
@@ -77,9 +77,9 @@ final class SpecController extends AbstractController
 
     #[Route('/spec/import', name: 'spec_import', methods: ['POST'])]
     #[IsGranted(SpecBookVoter::WRITE)]
-    public function import(Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    public function import(Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
+        $key = $button->check($request);
         $upload = $request->files->get('file');
         $text = $upload instanceof UploadedFile && $upload->isValid() && $upload->getSize() <= self::MOST_BYTES ? $upload->getContent() : '';
         try {
@@ -140,10 +140,10 @@ final class SpecController extends AbstractController
 
     #[Route('/jobs/{job}/spec', name: 'job_spec_choose', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function choose(Job $job, Request $request, Taps $taps, Recorder $recorder, #[CurrentUser] Member $member): Response
+    public function choose(Job $job, Request $request, ButtonForm $button, Recorder $recorder, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
-        $page = $this->pages->find((int) $taps->text($request, 'page'));
+        $key = $button->check($request);
+        $page = $this->pages->find((int) $button->text($request, 'page'));
         $recorder->rewrite($job, $member, $key, static function () use ($job, $page): void {
             $job->getMachine()->lookUpIn($page);
         });

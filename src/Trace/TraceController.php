@@ -16,13 +16,13 @@ use AwakeShed\App\Device\Gauge\Scenario;
 use AwakeShed\App\Device\Gauge\SilentGauge;
 use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\Once;
-use AwakeShed\App\Show\TraceDrawing;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Presentation\TraceDrawing;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\App\Spec\SpecBook;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Running\Alternator;
@@ -62,8 +62,8 @@ final class TraceController extends AbstractController
     public function __construct(
         private readonly TraceRepository $traces,
         private readonly EntityManagerInterface $entities,
-        private readonly Once $once,
-        private readonly Taps $taps,
+        private readonly OncePerKey $once,
+        private readonly ButtonForm $button,
         private readonly ClockInterface $clock,
         private readonly Calculations $calculations,
         private readonly CalcForms $forms,
@@ -88,7 +88,7 @@ final class TraceController extends AbstractController
     #[IsGranted(JobVoter::RECORD)]
     public function import(TraceKind $kind, Request $request, #[CurrentUser] Member $member, ?Job $job = null): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         $upload = $request->files->get('file');
         $pasted = $request->getPayload()->getString('csv');
         $name = $upload instanceof UploadedFile ? $upload->getClientOriginalName() : $this->translator->trans('typed in');
@@ -116,11 +116,11 @@ final class TraceController extends AbstractController
     #[IsGranted(JobVoter::RECORD)]
     public function record(TraceKind $kind, Request $request, #[CurrentUser] Member $member, ?Job $job = null): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         if (null !== $job && null !== $kind->act()) {
             $this->closed->demandOpen($job, $kind->act());
         }
-        $play = Scenario::tryFrom($this->taps->text($request, 'play')) ?? Scenario::of($kind)[0];
+        $play = Scenario::tryFrom($this->button->text($request, 'play')) ?? Scenario::of($kind)[0];
         $id = $this->once->run($key, $member, function () use ($kind, $job, $play, $member): int {
             $trace = Trace::begun($kind, $job, $play->value, $member, $this->clock->now());
             $this->entities->persist($trace);
@@ -204,7 +204,7 @@ final class TraceController extends AbstractController
     #[IsGranted(OwnVoter::MEND, 'trace')]
     public function wait(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, #[CurrentUser] Member $member): Response
     {
-        $this->taps->check($request);
+        $this->button->check($request);
         $this->mayRecord($trace, $member);
         $until = hrtime(true) + (int) (1e9 * self::WITHOUT_SCRIPT);
         $slot = $this->slots->take($member);
@@ -223,7 +223,7 @@ final class TraceController extends AbstractController
     #[IsGranted(OwnVoter::MEND, 'trace')]
     public function stop(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         $this->once->run($key, $member, static function () use ($trace): null {
             $trace->end();
 
@@ -236,7 +236,7 @@ final class TraceController extends AbstractController
     #[Route('/traces/{trace}/file', name: 'trace_file', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
     public function intoRecord(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
     {
-        $key = $this->taps->check($request);
+        $key = $this->button->check($request);
         $job = $trace->getJob() ?? throw $this->createNotFoundException('This trace belongs to no job.');
         $this->denyAccessUnlessGranted(JobVoter::RECORD, $job);
         [$calculation, $form] = $this->reading($trace, $request);

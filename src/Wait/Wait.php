@@ -6,7 +6,7 @@ namespace AwakeShed\App\Wait;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
@@ -39,10 +39,10 @@ class Wait implements RecordedBy
 
     /** The step of the job it belongs to; taken back with it. */
     #[ORM\ManyToOne]
-    private ?Entry $entry;
+    private ?NewEntry $entry;
 
     /** @throws \InvalidArgumentException when it would be ready before it starts */
-    public function __construct(Job $job, WaitKind $kind, Member $startedBy, \DateTimeImmutable $startedAt, \DateTimeImmutable $readyAt, ?Entry $entry = null)
+    public function __construct(Job $job, WaitKind $kind, Member $startedBy, \DateTimeImmutable $startedAt, \DateTimeImmutable $readyAt, ?NewEntry $entry = null)
     {
         if ($readyAt < $startedAt) {
             throw new \InvalidArgumentException('A wait ends after it starts.');

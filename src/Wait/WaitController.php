@@ -6,9 +6,9 @@ namespace AwakeShed\App\Wait;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\OwnVoter;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\JobResolver;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -26,10 +26,10 @@ final class WaitController extends AbstractController
     /** It takes otherwise long than was reckoned. */
     #[Route('/waits/{id}/minutes', name: 'wait_minutes', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'wait')]
-    public function minutes(#[MapEntity] Wait $wait, Request $request, Taps $taps, Once $once, #[CurrentUser] Member $member): Response
+    public function minutes(#[MapEntity] Wait $wait, Request $request, ButtonForm $button, OncePerKey $once, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
-        $minutes = filter_var($taps->text($request, 'minutes'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_MINUTES]]);
+        $key = $button->check($request);
+        $minutes = filter_var($button->text($request, 'minutes'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_MINUTES]]);
         if (\is_int($minutes)) {
             $once->run($key, $member, static function () use ($wait, $minutes): null {
                 $wait->take($minutes);
@@ -47,9 +47,9 @@ final class WaitController extends AbstractController
     /** Somebody has come back to what waited. */
     #[Route('/waits/{id}/end', name: 'wait_end', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'wait')]
-    public function end(#[MapEntity] Wait $wait, Request $request, Taps $taps, Once $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    public function end(#[MapEntity] Wait $wait, Request $request, ButtonForm $button, OncePerKey $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
-        $once->run($taps->check($request), $member, static function () use ($wait, $clock): null {
+        $once->run($button->check($request), $member, static function () use ($wait, $clock): null {
             $wait->end($clock->now());
 
             return null;

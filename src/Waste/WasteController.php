@@ -10,11 +10,11 @@ use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Exchange\CsvText;
 use AwakeShed\App\Form\RequestKeyExtension;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\Once;
+use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\DecimalText;
@@ -35,9 +35,9 @@ final class WasteController extends AbstractController
     public function __construct(
         private readonly WasteRepository $waste,
         private readonly EntityManagerInterface $entities,
-        private readonly Once $once,
+        private readonly OncePerKey $once,
         private readonly ClockInterface $clock,
-        private readonly Ledger $ledger,
+        private readonly WasteLedger $ledger,
         private readonly Trail $trail,
     ) {
     }
@@ -60,10 +60,10 @@ final class WasteController extends AbstractController
 
     #[Route('/waste/cans', name: 'waste_can', methods: ['POST'])]
     #[IsGranted(JobVoter::PUT_RIGHT)]
-    public function addCan(Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    public function addCan(Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
-        $typed = ['name' => $taps->text($request, 'name'), 'stream' => $taps->text($request, 'stream'), 'litres' => $taps->text($request, 'litres')];
+        $key = $button->check($request);
+        $typed = ['name' => $button->text($request, 'name'), 'stream' => $button->text($request, 'stream'), 'litres' => $button->text($request, 'litres')];
         $stream = WasteStream::tryFrom($typed['stream']);
         $problems = array_filter(['name' => '' === $typed['name'] ? 'Give it a name.' : null, 'stream' => null === $stream ? 'Say what goes into it.' : null]);
         try {
@@ -88,9 +88,9 @@ final class WasteController extends AbstractController
 
     #[Route('/waste/cans/{id}/empty', name: 'waste_can_empty', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::PUT_RIGHT)]
-    public function emptied(#[MapEntity] WasteCan $can, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    public function emptied(#[MapEntity] WasteCan $can, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $this->once->run($taps->check($request), $member, function () use ($can, $member): null {
+        $this->once->run($button->check($request), $member, function () use ($can, $member): null {
             $can->empty($this->clock->now());
             $this->trail->note($member->getId(), Deed::CanEmptied, $can->getName());
 
@@ -104,10 +104,10 @@ final class WasteController extends AbstractController
     /** What holds at this place for one stream. */
     #[Route('/waste/rules/{stream}', name: 'waste_rule', methods: ['POST'])]
     #[IsGranted(JobVoter::PUT_RIGHT)]
-    public function rule(WasteStream $stream, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    public function rule(WasteStream $stream, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
-        $note = $taps->text($request, 'note');
+        $key = $button->check($request);
+        $note = $button->text($request, 'note');
         $this->once->run($key, $member, function () use ($stream, $note, $member): null {
             $rule = $this->entities->find(WasteRule::class, $stream) ?? new WasteRule($stream);
             $this->trail->change($member->getId(), Deed::WasteRule, $stream->value, ['note' => $rule->getNote()], ['note' => $note]);
@@ -144,9 +144,9 @@ final class WasteController extends AbstractController
 
     #[Route('/waste/{id}/take-back', name: 'waste_take_back', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'portion')]
-    public function takeBack(#[MapEntity] WastePortion $portion, Request $request, Taps $taps, #[CurrentUser] Member $member): Response
+    public function takeBack(#[MapEntity] WastePortion $portion, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $this->once->run($taps->check($request), $member, function () use ($portion): null {
+        $this->once->run($button->check($request), $member, function () use ($portion): null {
             $portion->takeBack($this->clock->now());
 
             return null;

@@ -6,7 +6,7 @@ namespace AwakeShed\App\Waste;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Units\Interval;
@@ -46,10 +46,10 @@ class WastePortion implements RecordedBy
 
     /** The step of the job it came from; taken back with it, too. */
     #[ORM\ManyToOne]
-    private ?Entry $entry;
+    private ?NewEntry $entry;
 
     /** @throws \AwakeShed\Core\Units\ImpossibleAmount unless 1 mL to 100 L */
-    public function __construct(Job $job, WasteStream $stream, Volume $volume, Member $by, \DateTimeImmutable $at, ?WasteCan $can = null, ?Entry $entry = null)
+    public function __construct(Job $job, WasteStream $stream, Volume $volume, Member $by, \DateTimeImmutable $at, ?WasteCan $can = null, ?NewEntry $entry = null)
     {
         self::bounds()->demand($volume);
         $this->job = $job;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Work;
 
-use AwakeShed\App\Show\BarDrawing;
-use AwakeShed\App\Show\CylinderDrawing;
-use AwakeShed\App\Show\JarDrawing;
-use AwakeShed\Core\Carburetor\JetBore;
+use AwakeShed\App\Presentation\BarDrawing;
+use AwakeShed\App\Presentation\CylinderDrawing;
+use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Jet\JetBore;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
@@ -24,7 +24,7 @@ use AwakeShed\Core\Units\Volume;
 /** The arithmetic of the stages: the core's, on what was recorded at the steps. */
 final readonly class StageFigures
 {
-    public function __construct(private Work $work, private ShopRepairs $repairs)
+    public function __construct(private StagePlan $work, private ShopRepairs $repairs)
     {
     }
 
@@ -37,27 +37,27 @@ final readonly class StageFigures
     private const JUG_ML = 10.0;
 
     /** @param list<Act> $acts */
-    public function of(string $stage, CaseFile $case, array $acts): StageSaying
+    public function of(string $stage, CaseFile $case, array $acts): StageResult
     {
         return match ($stage) {
             'fuel' => $this->fuel($case),
             'locked' => $this->locked($case, $acts),
             'flush' => $this->flush($case, $acts),
             'jet' => $this->jet($acts),
-            'decide' => new StageSaying(given: ['repair' => $this->repairs->given()]),
-            default => new StageSaying(),
+            'decide' => new StageResult(given: ['repair' => $this->repairs->given()]),
+            default => new StageResult(),
         };
     }
 
-    private function fuel(CaseFile $case): StageSaying
+    private function fuel(CaseFile $case): StageResult
     {
         $jar = $case->jars[JarSample::Tank->value] ?? null;
 
-        return new StageSaying(jar: null === $jar?->layers ? null : JarDrawing::of($jar->layers, $jar->look));
+        return new StageResult(jar: null === $jar?->layers ? null : JarDrawing::of($jar->layers, $jar->look));
     }
 
     /** @param list<Act> $acts */
-    private function jet(array $acts): StageSaying
+    private function jet(array $acts): StageResult
     {
         $bores = [];
         foreach ($acts as $act) {
@@ -66,18 +66,18 @@ final readonly class StageFigures
             }
         }
         try {
-            return !isset($bores['jet.before'], $bores['jet.after']) ? new StageSaying()
-                : new StageSaying(jetFlow: JetBore::of(Length::millimetres($bores['jet.before']))->flowInto(JetBore::of(Length::millimetres($bores['jet.after']))));
+            return !isset($bores['jet.before'], $bores['jet.after']) ? new StageResult()
+                : new StageResult(jetFlow: JetBore::of(Length::millimetres($bores['jet.before']))->flowInto(JetBore::of(Length::millimetres($bores['jet.after']))));
         } catch (Refusal) {
             // Bounds of the step and of the jet are the same; what was recorded under older ones says nothing.
-            return new StageSaying();
+            return new StageResult();
         }
     }
 
     /** @param list<Act> $acts */
-    private function locked(CaseFile $case, array $acts): StageSaying
+    private function locked(CaseFile $case, array $acts): StageResult
     {
-        $pulls = Work::pulls($acts);
+        $pulls = StagePlan::pulls($acts);
         [$displacement, $ratio] = [$case->machine->displacementCc, $case->machine->compressionRatio];
         try {
             $cylinder = 0 === $pulls->count() || null === $displacement || null === $ratio ? null
@@ -87,11 +87,11 @@ final readonly class StageFigures
             $cylinder = null;
         }
 
-        return new StageSaying(pulls: $pulls, cylinder: $cylinder);
+        return new StageResult(pulls: $pulls, cylinder: $cylinder);
     }
 
     /** @param list<Act> $acts */
-    private function flush(CaseFile $case, array $acts): StageSaying
+    private function flush(CaseFile $case, array $acts): StageResult
     {
         $mark = $case->machine->oilMl;
         $drained = null;
@@ -101,17 +101,17 @@ final readonly class StageFigures
             $used = $this->work->step($act->step)->takesOil ? $used->plus(Volume::millilitres($act->figures['ml'] ?? 0.0)) : $used;
         }
         if (null === $mark || null === $drained) {
-            return new StageSaying(oilUsed: $used);
+            return new StageResult(oilUsed: $used);
         }
         try {
             $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres($drained), Volume::zero(), Volume::millilitres(self::JUG_ML));
             $plan = FlushPlan::reach($dilution->fraction, self::LEFT, self::TARGET, self::NOT_BOILED, Volume::millilitres($mark));
         } catch (Refusal) {
             // Less came out than the mark: it says nothing of gasoline.
-            return new StageSaying(oilUsed: $used);
+            return new StageResult(oilUsed: $used);
         }
 
-        return new StageSaying(dilution: $dilution, plan: $plan, given: ['flush-plan' => [
+        return new StageResult(dilution: $dilution, plan: $plan, given: ['flush-plan' => [
             'dilution' => (string) round(100 * $dilution->fraction, 1), 'mark_ml' => (string) $mark, 'left_share' => (string) (100 * self::LEFT), 'target' => (string) (100 * self::TARGET),
             'not_boiled_share' => (string) (100 * self::NOT_BOILED), 'at_least' => (string) FlushPlan::USUAL_CHANGES, 'minutes_each' => '30',
         ]], oilUsed: $used, dilutions: BarDrawing::ofDilution($plan, self::TARGET));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Work;
 
-use AwakeShed\App\Diagnosis\Bearing;
+use AwakeShed\App\Diagnosis\TestCard;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Oil\Stock;
@@ -15,10 +15,10 @@ use AwakeShed\Core\Stage\StageState;
 final readonly class StagePage
 {
     /**
-     * @param list<StageState>       $stages
-     * @param array<string, Bearing> $bearings by test
-     * @param list<Wait>             $waits    of this job
-     * @param list<Stock>            $oils     on the shelf, where the stage takes any
+     * @param list<StageState>        $stages
+     * @param array<string, TestCard> $bearings by test
+     * @param list<Wait>              $waits    of this job
+     * @param list<Stock>             $oils     on the shelf, where the stage takes any
      */
     public function __construct(
         public Job $job,
@@ -28,7 +28,7 @@ final readonly class StagePage
         public array $bearings,
         public array $waits,
         public \DateTimeImmutable $now,
-        public StageSaying $says,
+        public StageResult $says,
         public array $oils,
     ) {
     }

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Work;
 
-use AwakeShed\App\Diagnosis\Bearings;
+use AwakeShed\App\Diagnosis\TestCards;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Wait\WaitRepository;
+use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Core\Stage\StepState;
-use AwakeShed\Core\Stage\Work;
 use Psr\Clock\ClockInterface;
 
 /** Works out what the page of a stage shows. */
 final readonly class StagePages
 {
-    public function __construct(private Recorder $recorder, private Work $work, private Bearings $bearings, private WaitRepository $waits, private ClockInterface $clock, private StageFigures $figures, private Shelf $shelf)
+    public function __construct(private Recorder $recorder, private StagePlan $work, private TestCards $bearings, private WaitRepository $waits, private ClockInterface $clock, private StageFigures $figures, private Shelf $shelf)
     {
     }
 

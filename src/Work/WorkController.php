@@ -6,16 +6,16 @@ namespace AwakeShed\App\Work;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Http\Taps;
+use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Job\Lines;
+use AwakeShed\App\Job\LineDrawer;
 use AwakeShed\App\Oil\Shelf;
-use AwakeShed\App\Show\ActFigures;
+use AwakeShed\App\Presentation\ActFigures;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Stage\StagePlan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -29,7 +29,7 @@ final class WorkController extends AbstractController
 {
     private const STAGE = 'fuel|locked|flush|split|path|needle|decide|jet';
 
-    public function __construct(private readonly Recorder $recorder, private readonly Work $work, private readonly StagePages $pages)
+    public function __construct(private readonly Recorder $recorder, private readonly StagePlan $work, private readonly StagePages $pages)
     {
     }
 
@@ -42,7 +42,7 @@ final class WorkController extends AbstractController
     }
 
     #[Route('/stages/{stage}', name: 'stage', requirements: ['stage' => self::STAGE], methods: ['GET'])]
-    public function stage(Job $job, string $stage, Lines $lines, Assessor $assessor): Response
+    public function stage(Job $job, string $stage, LineDrawer $lines, Assessor $assessor): Response
     {
         $page = $this->pages->of($job, $stage);
         $case = $page->record->case();
@@ -65,22 +65,22 @@ final class WorkController extends AbstractController
 
     #[Route('/acts', name: 'act', methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function act(Job $job, Request $request, Taps $taps, Doing $doing, ActFigures $read, Shelf $shelf, #[CurrentUser] Member $member): Response
+    public function act(Job $job, Request $request, ButtonForm $button, ActRecorder $doing, ActFigures $read, Shelf $shelf, #[CurrentUser] Member $member): Response
     {
-        $key = $taps->check($request);
-        $step = $this->work->step($taps->text($request, 'step'));
+        $key = $button->check($request);
+        $step = $this->work->step($button->text($request, 'step'));
         $figures = [];
         foreach (array_keys($step->fields ?? []) as $field) {
-            $figures[$field] = $read->read($field, $taps->text($request, $field));
+            $figures[$field] = $read->read($field, $button->text($request, $field));
         }
-        $choice = $taps->text($request, 'choice');
+        $choice = $button->text($request, 'choice');
         $act = new Act($step->id, $figures, '' === $choice ? null : $choice);
-        $oil = $taps->text($request, 'oil');
+        $oil = $button->text($request, 'oil');
         $doing->record($job, $member, $key, $act, ctype_digit($oil) ? $shelf->find((int) $oil) : null);
         $this->addFlash('saved', 'Saved.');
         $stage = strstr($step->id, '.', true);
 
-        return 'now' === $taps->text($request, 'back')
+        return 'now' === $button->text($request, 'back')
             ? $this->redirectToRoute('now', ['job' => $job->getId(), 'stage' => $stage] + ($step->repeats ? ['step' => $step->id] : []), Response::HTTP_SEE_OTHER)
             : $this->redirectToRoute('stage', ['job' => $job->getId(), 'stage' => $stage, '_fragment' => 'step-'.str_replace('.', '-', $step->id)], Response::HTTP_SEE_OTHER);
     }

@@ -43,7 +43,7 @@ final class StoreysTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('AwakeShed\App\FuelTest'), Selector::inNamespace('AwakeShed\App\Gate'), Selector::inNamespace('AwakeShed\App\Exchange'), Selector::inNamespace('AwakeShed\App\Waste'), Selector::inNamespace('AwakeShed\App\Wait'))
             ->shouldNot()->dependOn()
-            ->classes(Selector::classname('AwakeShed\App\Evidence\RecordedFinding'), Selector::classname('AwakeShed\App\Evidence\Entries'))
+            ->classes(Selector::classname('AwakeShed\App\Evidence\RecordedFinding'), Selector::classname('AwakeShed\App\Evidence\RecordReader'))
             ->because('there is one way into a job\'s record, the Recorder');
     }
 

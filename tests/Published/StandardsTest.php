@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Published;
 
-use AwakeShed\Core\Carburetor\JetBore;
-use AwakeShed\Core\Carburetor\NumberDrills;
 use AwakeShed\Core\Fuel\Premix;
+use AwakeShed\Core\Jet\JetBore;
+use AwakeShed\Core\Jet\NumberDrills;
 use AwakeShed\Core\Running\AirDensity;
 use AwakeShed\Core\Running\Alternator;
 use AwakeShed\Core\Running\BladeTip;

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Running\Alternator;
 use AwakeShed\Core\Running\PerformanceClass;
 use AwakeShed\Core\Spec\SpecFigure;
@@ -68,9 +68,9 @@ final class AlternatorCalculation implements Calculation
                 default => 'class',
             },
             match (true) {
-                null === $droop || null === $band => Tone::Plain,
-                null === $class => Tone::Bad,
-                default => Tone::Good,
+                null === $droop || null === $band => VerdictTone::Plain,
+                null === $class => VerdictTone::Bad,
+                default => VerdictTone::Good,
             },
             [
                 Figure::amount('hz', $alternator->frequency($noLoad), FrequencyUnit::Hertz, Measure::OutletFrequency),

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Running\BladeTip;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Length;
@@ -57,9 +57,9 @@ final class BladeTipCalculation implements Calculation
                 default => 'within',
             },
             match (true) {
-                null === $measured => Tone::Plain,
-                $isOver => Tone::Bad,
-                default => Tone::Good,
+                null === $measured => VerdictTone::Plain,
+                $isOver => VerdictTone::Bad,
+                default => VerdictTone::Good,
             },
             [Figure::amount('fastest_rpm', $fastest, SpeedUnit::Rpm, Measure::GovernedSpeed)],
         );

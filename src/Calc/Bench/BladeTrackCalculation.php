@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Running\BladeTrack;
 use AwakeShed\Core\Units\Length;
@@ -56,9 +56,9 @@ final class BladeTrackCalculation implements Calculation
                 null => 'unsure',
             },
             match ($isTrue) {
-                true => Tone::Good,
-                false => Tone::Bad,
-                null => Tone::Ask,
+                true => VerdictTone::Good,
+                false => VerdictTone::Bad,
+                null => VerdictTone::Ask,
             },
             [Figure::amount('off_mm', $track->offBy(), LengthUnit::Millimetre, Measure::FeelerGap)],
             null === $isTrue ? [] : [Finding::observed('crank.true', $isTrue ? 'true' : 'bent')->measuring($off)],

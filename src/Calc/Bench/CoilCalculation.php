@@ -10,9 +10,9 @@ use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Spark\CoilComparison;
 use AwakeShed\Core\Spark\CoilVerdict;
@@ -54,7 +54,7 @@ final class CoilCalculation implements Calculation
 
         return new Answer(
             $verdict->value,
-            CoilVerdict::LikeKnownGood === $verdict ? Tone::Ask : Tone::Bad,
+            CoilVerdict::LikeKnownGood === $verdict ? VerdictTone::Ask : VerdictTone::Bad,
             [Figure::share('difference', $compared->difference)],
             [Finding::observed('spark.coil_ohms', $verdict->value)],
         );

@@ -10,9 +10,9 @@ use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Cylinder\Compression;
 use AwakeShed\Core\Cylinder\CompressionVerdict;
 use AwakeShed\Core\Cylinder\Release;
@@ -62,9 +62,9 @@ final class CompressionCalculation implements Calculation
         return new Answer(
             $verdict->value,
             match ($verdict) {
-                CompressionVerdict::Good => Tone::Good,
-                CompressionVerdict::Marginal, CompressionVerdict::DependsOnRelease => Tone::Ask,
-                CompressionVerdict::Low, CompressionVerdict::None => Tone::Bad,
+                CompressionVerdict::Good => VerdictTone::Good,
+                CompressionVerdict::Marginal, CompressionVerdict::DependsOnRelease => VerdictTone::Ask,
+                CompressionVerdict::Low, CompressionVerdict::None => VerdictTone::Bad,
             },
             [
                 Figure::amount('sea_level_psi', $read->atSeaLevel, PressureUnit::Psi, Measure::GaugePressure),

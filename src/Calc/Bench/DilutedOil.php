@@ -8,8 +8,8 @@ use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\DilutionBand;
@@ -62,8 +62,8 @@ final readonly class DilutedOil
         return new Answer(
             $verdict,
             match ($band) {
-                DilutionBand::Watch => $isClean ? Tone::Good : Tone::Ask,
-                DilutionBand::Change, DilutionBand::ChangeFlushAndCure => Tone::Bad,
+                DilutionBand::Watch => $isClean ? VerdictTone::Good : VerdictTone::Ask,
+                DilutionBand::Change, DilutionBand::ChangeFlushAndCure => VerdictTone::Bad,
             },
             [
                 Figure::share('dilution', $dilution->fraction),

@@ -9,8 +9,8 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Cylinder\FeelerGap;
 use AwakeShed\Core\Cylinder\Gap;
 use AwakeShed\Core\Cylinder\GapFit;
@@ -46,7 +46,7 @@ abstract class FeelerGapCalculation implements Calculation
 
         return new Answer(
             $fit->value.($read->isUnverified ? '_unverified' : ''),
-            GapFit::Fits === $fit ? Tone::Good : Tone::Bad,
+            GapFit::Fits === $fit ? VerdictTone::Good : VerdictTone::Bad,
             [
                 Figure::amount('least_mm', $read->least, LengthUnit::Millimetre, Measure::FeelerGap),
                 Figure::amount('most_mm', $read->most, LengthUnit::Millimetre, Measure::FeelerGap),

@@ -9,12 +9,12 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Bar;
-use AwakeShed\App\Show\BarDrawing;
-use AwakeShed\App\Show\Figures;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Bar;
+use AwakeShed\App\Presentation\BarDrawing;
+use AwakeShed\App\Presentation\Figures;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Running\FlowTest;
 use AwakeShed\Core\Running\FlowTestVerdict;
@@ -83,9 +83,9 @@ final class FlowTestCalculation implements Calculation
         return new Answer(
             $verdict->value,
             match ($verdict) {
-                FlowTestVerdict::Pours => Tone::Good,
-                FlowTestVerdict::Scant, FlowTestVerdict::Fades => Tone::Ask,
-                default => Tone::Bad,
+                FlowTestVerdict::Pours => VerdictTone::Good,
+                FlowTestVerdict::Scant, FlowTestVerdict::Fades => VerdictTone::Ask,
+                default => VerdictTone::Bad,
             },
             [
                 Figure::amount('settled_ml_per_min', $test->settled(), FlowUnit::MillilitrePerMinute, Measure::FuelFlow),

@@ -9,10 +9,10 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\BarDrawing;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\BarDrawing;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\CountUnit;
@@ -70,9 +70,9 @@ final class FlushPlanCalculation implements Calculation
                 default => 'habit_does',
             },
             match (true) {
-                0 === $plan->changes => Tone::Good,
-                $isMore => Tone::Bad,
-                default => Tone::Ask,
+                0 === $plan->changes => VerdictTone::Good,
+                $isMore => VerdictTone::Bad,
+                default => VerdictTone::Ask,
             },
             [
                 Figure::number('changes', $plan->changes),

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Running\FlowVerdict;
 use AwakeShed\Core\Running\FuelNeed;
 use AwakeShed\Core\Spec\SpecFigure;
@@ -57,10 +57,10 @@ final class FuelNeedCalculation implements Calculation
         return new Answer(
             null === $verdict ? 'need' : $verdict->value,
             match ($verdict) {
-                null => Tone::Plain,
-                FlowVerdict::Ample => Tone::Good,
-                FlowVerdict::Scant => Tone::Ask,
-                FlowVerdict::Starves => Tone::Bad,
+                null => VerdictTone::Plain,
+                FlowVerdict::Ample => VerdictTone::Good,
+                FlowVerdict::Scant => VerdictTone::Ask,
+                FlowVerdict::Starves => VerdictTone::Bad,
             },
             [
                 Figure::amount('ml_per_min', $need->flow(), FlowUnit::MillilitrePerMinute, Measure::FuelFlow),

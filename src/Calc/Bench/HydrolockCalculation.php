@@ -9,10 +9,10 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\CylinderDrawing;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\CylinderDrawing;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\SpecFigure;
@@ -75,9 +75,9 @@ final class HydrolockCalculation implements Calculation
                 default => 'dry',
             },
             match (true) {
-                $cylinder->isLocked() => Tone::Bad,
-                $cylinder->liquid->inMillilitres() > 0.0 => Tone::Ask,
-                default => Tone::Plain,
+                $cylinder->isLocked() => VerdictTone::Bad,
+                $cylinder->liquid->inMillilitres() > 0.0 => VerdictTone::Ask,
+                default => VerdictTone::Plain,
             },
             [
                 Figure::amount('clearance_ml', $cylinder->clearance, VolumeUnit::Millilitre, Measure::CylinderVolume),

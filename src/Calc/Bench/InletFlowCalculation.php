@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Running\InletFlow;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Duration;
@@ -51,7 +51,7 @@ final class InletFlowCalculation implements Calculation
     {
         $inlet = InletFlow::of($in->get('bucket_ml', Volume::class), $in->get('seconds', Duration::class), $in->get('gal_per_min', VolumeFlow::class));
 
-        return new Answer($inlet->isEnough() ? 'enough' : 'short', $inlet->isEnough() ? Tone::Good : Tone::Bad, [
+        return new Answer($inlet->isEnough() ? 'enough' : 'short', $inlet->isEnough() ? VerdictTone::Good : VerdictTone::Bad, [
             Figure::amount('supply_l_per_min', $inlet->supply, FlowUnit::LitrePerMinute, Measure::WaterFlow),
             Figure::number('margin', $inlet->margin(), 2),
         ]);

@@ -10,12 +10,12 @@ use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\AmountsInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
-use AwakeShed\Core\Carburetor\JetBore;
-use AwakeShed\Core\Carburetor\NumberDrills;
-use AwakeShed\Core\Carburetor\WireSet;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
+use AwakeShed\Core\Jet\JetBore;
+use AwakeShed\Core\Jet\NumberDrills;
+use AwakeShed\Core\Jet\WireSet;
 use AwakeShed\Core\Running\AirDensity;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Count;
@@ -59,7 +59,7 @@ final class JetCalculation implements Calculation
         $drill = $in->find('drill', Count::class);
         $diameter = null === $drill ? $in->find('bore_mm', Length::class) : $drills->diameter((int) round($drill->inEach()));
         if (null === $diameter) {
-            return new Answer('nothing', Tone::Plain, []);
+            return new Answer('nothing', VerdictTone::Plain, []);
         }
         $bore = JetBore::of($diameter);
         $next = $drills->nextAbove($bore->diameter);
@@ -74,7 +74,7 @@ final class JetCalculation implements Calculation
                 [] !== $wires->wires => 'no_wire_fits',
                 default => 'bore',
             },
-            [] !== $wires->wires && null === $wire ? Tone::Bad : Tone::Plain,
+            [] !== $wires->wires && null === $wire ? VerdictTone::Bad : VerdictTone::Plain,
             [
                 Figure::amount('bore_mm', $bore->diameter, LengthUnit::Millimetre, Measure::Bore),
                 Figure::amount('bore_thou', $bore->diameter, LengthUnit::Thou, Measure::FeelerGap),

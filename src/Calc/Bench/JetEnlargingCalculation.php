@@ -11,14 +11,14 @@ use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Calc\Input\TicksInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
-use AwakeShed\Core\Carburetor\BeforeDrilling;
-use AwakeShed\Core\Carburetor\DrillingSchool;
-use AwakeShed\Core\Carburetor\JetBore;
-use AwakeShed\Core\Carburetor\JetEnlargement;
-use AwakeShed\Core\Carburetor\NumberDrills;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
+use AwakeShed\Core\Jet\BeforeDrilling;
+use AwakeShed\Core\Jet\DrillingSchool;
+use AwakeShed\Core\Jet\JetBore;
+use AwakeShed\Core\Jet\JetEnlargement;
+use AwakeShed\Core\Jet\NumberDrills;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
@@ -60,7 +60,7 @@ final class JetEnlargingCalculation implements Calculation
         $next = $drills->nextAbove($from->diameter);
         $to = $in->find('to_mm', Length::class) ?? (null === $next ? null : $drills->diameter($next));
         if (null === $to) {
-            return new Answer('no_drill', Tone::Plain, [Figure::amount('bore_mm', $from->diameter, LengthUnit::Millimetre, Measure::Bore)]);
+            return new Answer('no_drill', VerdictTone::Plain, [Figure::amount('bore_mm', $from->diameter, LengthUnit::Millimetre, Measure::Bore)]);
         }
         $weighed = JetEnlargement::weigh($from, JetBore::of($to), $in->get('school', DrillingSchool::class), $in->all('done', BeforeDrilling::class));
 
@@ -70,7 +70,7 @@ final class JetEnlargingCalculation implements Calculation
                 DrillingSchool::Never === $weighed->school => 'never',
                 default => 'not_yet',
             },
-            $weighed->isAllowed() ? Tone::Ask : Tone::Bad,
+            $weighed->isAllowed() ? VerdictTone::Ask : VerdictTone::Bad,
             [
                 Figure::amount('to_mm', $to, LengthUnit::Millimetre, Measure::Bore),
                 Figure::number('to_drill', $drills->nearest($to)),

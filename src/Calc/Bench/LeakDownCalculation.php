@@ -10,9 +10,9 @@ use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Cylinder\Hiss;
 use AwakeShed\Core\Cylinder\LeakDown;
 use AwakeShed\Core\Cylinder\LeakDownBand;
@@ -56,9 +56,9 @@ final class LeakDownCalculation implements Calculation
         return new Answer(
             LeakDownBand::FindIt === $band && null !== $suspect ? 'find_it_heard' : $band->value,
             match ($band) {
-                LeakDownBand::Good, LeakDownBand::Usable => Tone::Good,
-                LeakDownBand::Worn => Tone::Ask,
-                LeakDownBand::FindIt => Tone::Bad,
+                LeakDownBand::Good, LeakDownBand::Usable => VerdictTone::Good,
+                LeakDownBand::Worn => VerdictTone::Ask,
+                LeakDownBand::FindIt => VerdictTone::Bad,
             },
             [
                 Figure::share('leak', $read->share->asFraction()),

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Running\SprayNozzle;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\FlowUnit;
@@ -46,7 +46,7 @@ final class NozzleCalculation implements Calculation
 
     public function run(Given $in): Answer
     {
-        return new Answer('size', Tone::Plain, [
+        return new Answer('size', VerdictTone::Plain, [
             Figure::number('size', SprayNozzle::forPump($in->get('gal_per_min', VolumeFlow::class), $in->get('psi', Pressure::class))->size, 2),
         ]);
     }

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Fuel\Premix;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Ratio;
@@ -46,7 +46,7 @@ final class PremixCalculation implements Calculation
 
     public function run(Given $in): Answer
     {
-        return new Answer('measure', Tone::Plain, [
+        return new Answer('measure', VerdictTone::Plain, [
             Figure::amount('measure_ml', Premix::oil($in->get('fuel_ml', Volume::class), $in->get('parts_to_one', Ratio::class)->in(RatioUnit::ToOne)), VolumeUnit::Millilitre, Measure::OilVolume),
         ]);
     }

@@ -10,12 +10,12 @@ use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountsInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Bar;
-use AwakeShed\App\Show\BarDrawing;
-use AwakeShed\App\Show\Figures;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Bar;
+use AwakeShed\App\Presentation\BarDrawing;
+use AwakeShed\App\Presentation\Figures;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Cylinder\Ejecta;
 use AwakeShed\Core\Cylinder\PullLog;
 use AwakeShed\Core\Evidence\Finding;
@@ -59,7 +59,7 @@ final class PullLogCalculation implements Calculation
                 $log->isDry() => 'dry',
                 default => 'go_on',
             },
-            $log->isDry() ? Tone::Good : Tone::Ask,
+            $log->isDry() ? VerdictTone::Good : VerdictTone::Ask,
             [
                 Figure::number('pulls', $log->count()),
                 Figure::amount('thrown_in_all_ml', $log->thrown(), VolumeUnit::Millilitre, Measure::CylinderVolume),

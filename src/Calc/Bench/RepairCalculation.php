@@ -10,12 +10,12 @@ use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Bar;
-use AwakeShed\App\Show\BarDrawing;
-use AwakeShed\App\Show\Figures;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Bar;
+use AwakeShed\App\Presentation\BarDrawing;
+use AwakeShed\App\Presentation\Figures;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Repair\Beta;
 use AwakeShed\Core\Repair\Choice;
 use AwakeShed\Core\Repair\Contamination;
@@ -116,9 +116,9 @@ final class RepairCalculation implements Calculation
                 default => 'cheapest',
             },
             match (true) {
-                null !== $worth && !$choice->isWorthIt($worth) => Tone::Bad,
-                $choice->isTossUp() => Tone::Ask,
-                default => Tone::Good,
+                null !== $worth && !$choice->isWorthIt($worth) => VerdictTone::Bad,
+                $choice->isTossUp() => VerdictTone::Ask,
+                default => VerdictTone::Good,
             },
             $figures,
             drawing: BarDrawing::of('expected_cost', array_map(

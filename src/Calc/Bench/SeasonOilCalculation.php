@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Oil\SeasonOil;
 use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
@@ -45,7 +45,7 @@ final class SeasonOilCalculation implements Calculation
 
     public function run(Given $in): Answer
     {
-        return new Answer(SeasonOil::forStart($in->get('coldest_celsius', Temperature::class))->value, Tone::Plain, [
+        return new Answer(SeasonOil::forStart($in->get('coldest_celsius', Temperature::class))->value, VerdictTone::Plain, [
             Figure::amount('fill_ml', $in->get('mark_ml', Volume::class), VolumeUnit::Millilitre, Measure::OilVolume),
         ]);
     }

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Fuel\Settling;
 use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Length;
@@ -46,7 +46,7 @@ final class SettlingCalculation implements Calculation
     {
         $height = $in->get('height_mm', Length::class);
 
-        return new Answer('wait', Tone::Plain, [
+        return new Answer('wait', VerdictTone::Plain, [
             Figure::amount('seconds', Settling::through($height, $in->get('drop_um', Length::class)), DurationUnit::Second, Measure::Stopwatch),
             Figure::amount('first_look_seconds', Settling::firstLook($height), DurationUnit::Second, Measure::Stopwatch),
             Figure::amount('full_wait_seconds', Settling::fullWait($height), DurationUnit::Second, Measure::Stopwatch),

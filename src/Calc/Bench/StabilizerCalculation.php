@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Fuel\Stabilizer;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Volume;
@@ -47,6 +47,6 @@ final class StabilizerCalculation implements Calculation
     {
         $dose = Stabilizer::dose($in->get('fuel_ml', Volume::class), $in->get('label_dose_ml', Volume::class), $in->get('label_fuel_ml', Volume::class));
 
-        return new Answer('measure', Tone::Plain, [Figure::amount('measure_ml', $dose, VolumeUnit::Millilitre, Measure::OilVolume)]);
+        return new Answer('measure', VerdictTone::Plain, [Figure::amount('measure_ml', $dose, VolumeUnit::Millilitre, Measure::OilVolume)]);
     }
 }

@@ -6,9 +6,9 @@ namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\Figure;
-use AwakeShed\App\Calc\Tone;
-use AwakeShed\App\Show\Measure;
-use AwakeShed\App\Show\TraceDrawing;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Presentation\TraceDrawing;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\NeedleVerdict;
@@ -36,9 +36,9 @@ final readonly class TraceAnswers
         return new Answer(
             $trace->verdict->value,
             match ($trace->verdict) {
-                NeedleVerdict::Seals => Tone::Good,
-                NeedleVerdict::HoldsPopOffUnknown, NeedleVerdict::NotEnough, NeedleVerdict::Marginal => Tone::Ask,
-                NeedleVerdict::Leaks, NeedleVerdict::NoPopOff => Tone::Bad,
+                NeedleVerdict::Seals => VerdictTone::Good,
+                NeedleVerdict::HoldsPopOffUnknown, NeedleVerdict::NotEnough, NeedleVerdict::Marginal => VerdictTone::Ask,
+                NeedleVerdict::Leaks, NeedleVerdict::NoPopOff => VerdictTone::Bad,
             },
             [
                 Figure::amount('pop_off_psi', $at($trace->popOff), PressureUnit::Psi, Measure::GaugePressure),
@@ -69,9 +69,9 @@ final readonly class TraceAnswers
         return new Answer(
             $trace->verdict->value,
             match ($trace->verdict) {
-                SpeedVerdict::Steady => Tone::Good,
-                SpeedVerdict::NotEnough => Tone::Ask,
-                SpeedVerdict::Hunts, SpeedVerdict::Unsteady, SpeedVerdict::Overspeeds => Tone::Bad,
+                SpeedVerdict::Steady => VerdictTone::Good,
+                SpeedVerdict::NotEnough => VerdictTone::Ask,
+                SpeedVerdict::Hunts, SpeedVerdict::Unsteady, SpeedVerdict::Overspeeds => VerdictTone::Bad,
             },
             [
                 Figure::amount('mean_rpm', $trace->mean, SpeedUnit::Rpm, Measure::GovernedSpeed),

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Fuel\EngineLimit;
 use AwakeShed\Core\Fuel\WaterShift;
@@ -54,9 +54,9 @@ final class WaterShiftCalculation implements Calculation
         $limit = $content->againstSmallEngineLimit();
 
         return new Answer($limit->value, match ($limit) {
-            EngineLimit::Within => Tone::Good,
-            EngineLimit::CannotTell => Tone::Ask,
-            EngineLimit::Over => Tone::Bad,
+            EngineLimit::Within => VerdictTone::Good,
+            EngineLimit::CannotTell => VerdictTone::Ask,
+            EngineLimit::Over => VerdictTone::Bad,
         }, [
             Figure::share('corrected', $content->corrected, 2),
             Figure::share('half_width', $content->halfWidth),

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
-use AwakeShed\App\Calc\Tone;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Show\Measure;
+use AwakeShed\App\Calc\VerdictTone;
+use AwakeShed\App\Presentation\Measure;
 use AwakeShed\Core\Fuel\WaterTolerance;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Share;
@@ -55,7 +55,7 @@ final class WaterToleranceCalculation implements Calculation
     {
         $held = $this->tolerance->of($in->get('ethanol', Share::class)->asFraction(), $in->get('celsius', Temperature::class), $in->get('tank_ml', Volume::class));
 
-        return new Answer($held->fromMemory ? 'from_memory' : 'held', Tone::Plain, [
+        return new Answer($held->fromMemory ? 'from_memory' : 'held', VerdictTone::Plain, [
             Figure::amount('water_ml', $held->water, VolumeUnit::Millilitre, Measure::JarVolume),
             Figure::amount('half_width_ml', $held->halfWidth, VolumeUnit::Millilitre, Measure::JarVolume),
             Figure::share('fraction', $held->fraction, 3),

@@ -6,7 +6,7 @@ namespace AwakeShed\App\Calc\Input;
 
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
-use AwakeShed\App\Show\Quantities;
+use AwakeShed\App\Presentation\Quantities;
 
 /** One of the cases of an enum. */
 final readonly class ChoiceInput implements Input

@@ -6,11 +6,11 @@ namespace AwakeShed\Tests\App\Account;
 
 use AwakeShed\App\Account\Rights;
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Oil\Oil;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Spec\SpecPage;
-use AwakeShed\App\Strip\WantedPart;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Trace\TraceKind;
 use AwakeShed\App\Wait\Wait;

@@ -8,7 +8,7 @@ use AwakeShed\App\Demo\Barn;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Stand;
+use AwakeShed\Core\Gate\Progress;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
 final class DemoTest extends KernelTestCase
@@ -25,7 +25,7 @@ final class DemoTest extends KernelTestCase
         $kinds = array_unique(array_map(static fn (Job $job): string => $job->getMachine()->getKind()->value, $jobs));
         self::assertCount(\count(MachineKind::cases()), $kinds);
         $stands = array_unique(array_map(static fn (Job $job): string => $job->getStand()->value, $jobs));
-        self::assertCount(\count(Stand::cases()), $stands);
+        self::assertCount(\count(Progress::cases()), $stands);
         self::assertCount(1, array_filter($jobs, static fn (Job $job): bool => $job->isHandedBack()));
     }
 }

@@ -6,8 +6,8 @@ namespace AwakeShed\Tests\App\Diagnosis;
 
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Diagnosis\Lexicon;
-use AwakeShed\App\Evidence\PastEntry;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -219,6 +219,6 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->post('/jobs/'.$job->getId().'/hand-back', []);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/likely');
         self::assertSelectorNotExists('form.short');
-        self::assertSame([], array_filter($this->record($job)->entries, static fn (PastEntry $entry): bool => [] !== $entry->events()));
+        self::assertSame([], array_filter($this->record($job)->entries, static fn (Entry $entry): bool => [] !== $entry->events()));
     }
 }

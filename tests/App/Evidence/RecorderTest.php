@@ -7,13 +7,13 @@ namespace AwakeShed\Tests\App\Evidence;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Evidence\ClosedJob;
 use AwakeShed\App\Evidence\ClosedTest;
-use AwakeShed\App\Evidence\PastEntry;
+use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\StaleEntry;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\UnknownWord;
-use AwakeShed\Core\Gate\Stand;
+use AwakeShed\Core\Gate\Progress;
 use AwakeShed\Tests\App\ShedTestCase;
 
 final class RecorderTest extends ShedTestCase
@@ -22,7 +22,7 @@ final class RecorderTest extends ShedTestCase
     {
         $job = $this->job();
         $this->found($job, Finding::observed('look.oil_level', 'far_over'));
-        self::assertSame([Stand::Stopped, 'hold.gas_in_oil'], [$this->again($job)->getStand(), $this->again($job)->getWaitsFor()]);
+        self::assertSame([Progress::Stopped, 'hold.gas_in_oil'], [$this->again($job)->getStand(), $this->again($job)->getWaitsFor()]);
     }
 
     public function testTheSameKeyRecordsOnce(): void
@@ -57,7 +57,7 @@ final class RecorderTest extends ShedTestCase
         $member = $this->member(Role::Technician);
         $recorder = self::service(Recorder::class);
         $stands = fn (): ?array => $this->record($job)->case()->standing('look.oil_colour')?->outcomes;
-        $last = fn (): PastEntry => array_reverse($this->record($job)->entries)[0];
+        $last = fn (): Entry => array_reverse($this->record($job)->entries)[0];
 
         $this->found($job, Finding::observed('look.oil_colour', 'milky'));
         $milky = $last();
@@ -80,7 +80,7 @@ final class RecorderTest extends ShedTestCase
         $this->found($job, Finding::observed('look.oil_smell', 'gas'));
         $entry = $this->record($job)->standingEntry('look.oil_smell') ?? self::fail();
         self::service(Recorder::class)->correct($entry, $this->member(Role::Technician), RequestKey::fresh(), [Finding::observed('look.oil_smell', 'none')]);
-        self::assertSame(Stand::AtGates, $this->again($job)->getStand());
+        self::assertSame(Progress::AtGates, $this->again($job)->getStand());
     }
 
     public function testAStruckEntryCannotBeChangedTwice(): void

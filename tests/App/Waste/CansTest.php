@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Waste;
 
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Waste\Ledger;
 use AwakeShed\App\Waste\WasteCan;
+use AwakeShed\App\Waste\WasteLedger;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Tests\App\ShedTestCase;
@@ -100,13 +100,13 @@ final class CansTest extends ShedTestCase
 
     private function pour(\AwakeShed\App\Job\Job $job, float $ml): void
     {
-        self::service(Ledger::class)->pour($job, WasteStream::StaleGasoline, Volume::millilitres($ml), $this->member(Role::Technician));
+        self::service(WasteLedger::class)->pour($job, WasteStream::StaleGasoline, Volume::millilitres($ml), $this->member(Role::Technician));
         self::entities()->flush();
     }
 
     /** @return list<\AwakeShed\App\Waste\CanFill> */
     private function fills(): array
     {
-        return self::service(Ledger::class)->fills();
+        return self::service(WasteLedger::class)->fills();
     }
 }

@@ -10,7 +10,7 @@ use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\Machine;
 use AwakeShed\App\Once\RequestKey;
-use AwakeShed\App\Show\Words;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\WasteRepository;
@@ -20,7 +20,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Stage\Work;
+use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Tests\App\ShedTestCase;
 use Symfony\Component\Translation\TranslatorBagInterface;
 
@@ -32,7 +32,7 @@ final class WorkPagesTest extends ShedTestCase
         self::assertInstanceOf(TranslatorBagInterface::class, $translator);
         $catalogue = $translator->getCatalogue('en');
         $missing = [];
-        foreach (self::service(Work::class)->stages as $stage) {
+        foreach (self::service(StagePlan::class)->stages as $stage) {
             $keys = ['stage.'.$stage->id];
             foreach ($stage->steps as $step) {
                 array_push($keys, ...(null === $step->test && null === $step->cure ? ['step.'.$step->id, 'do.'.$step->id] : []), ...array_map(static fn (string $field): string => 'field.'.$field, array_keys($step->fields ?? [])));

@@ -6,7 +6,7 @@ namespace AwakeShed\Tests\Core\Diagnosis;
 
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
-use AwakeShed\Core\Diagnosis\Proving;
+use AwakeShed\Core\Diagnosis\ProofRun;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
@@ -99,9 +99,9 @@ final class SuggestionsTest extends TestCase
     public function testAMachineIsProvedByItsRunAndAgainAfterACure(): void
     {
         $good = ['start.plain' => 'runs', 'run.steady' => 'steady', 'run.choke_off' => 'steady', 'run.load' => 'holds', 'run.minutes_later' => 'keeps_running'];
-        self::assertSame([], Proving::left(Assessing::case($good, 'mower')));
-        self::assertSame(array_keys($good), Proving::left(Assessing::case([], 'mower')));
-        self::assertSame(['run.load'], Proving::left(Assessing::case(['run.load' => 'sags'] + $good, 'mower')));
-        self::assertSame(array_keys($good), Proving::left(Assessing::case($good, 'mower', new PutRight('carb.main_jet_blocked'))), 'what was put right since is proved anew');
+        self::assertSame([], ProofRun::left(Assessing::case($good, 'mower')));
+        self::assertSame(array_keys($good), ProofRun::left(Assessing::case([], 'mower')));
+        self::assertSame(['run.load'], ProofRun::left(Assessing::case(['run.load' => 'sags'] + $good, 'mower')));
+        self::assertSame(array_keys($good), ProofRun::left(Assessing::case($good, 'mower', new PutRight('carb.main_jet_blocked'))), 'what was put right since is proved anew');
     }
 }

@@ -51,7 +51,7 @@ final class VocabularyTest extends TestCase
 
     public function testNamesItsSourceClass(): void
     {
-        foreach (['Evidence/data/house-rules.json', 'Gate/data/walk.json', 'Line/data/bearings.json', 'Fuel/data/water-tolerance.json', 'Carburetor/data/number-drills.json'] as $file) {
+        foreach (['Evidence/data/house-rules.json', 'Gate/data/walk.json', 'Line/data/bearings.json', 'Fuel/data/water-tolerance.json', 'Jet/data/number-drills.json'] as $file) {
             $data = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/'.$file), true, 16, \JSON_THROW_ON_ERROR);
             self::assertIsArray($data);
             self::assertMatchesRegularExpression('/published|common practice|from memory|invented/', \is_string($data['source_class'] ?? null) ? $data['source_class'] : '', $file);

@@ -15,32 +15,32 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementState;
+use AwakeShed\Core\Line\ElementTone;
 use AwakeShed\Core\Line\Line;
-use AwakeShed\Core\Line\Tone;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class LineTest extends TestCase
 {
-    /** @return iterable<string, array{list<Finding|PutRight>, Element, Tone}> */
+    /** @return iterable<string, array{list<Finding|PutRight>, Element, ElementTone}> */
     public static function evidence(): iterable
     {
-        yield 'nothing' => [[], Element::Jets, Tone::NotLookedAt];
-        yield 'a story is a suspicion' => [[Finding::number('claim.idle_months', 40), Finding::observed('claim.layup', 'fuel_left_in')], Element::Bowl, Tone::Likely];
-        yield 'gas in the oil points at the needle' => [[Finding::observed('look.oil_smell', 'gas')], Element::Needle, Tone::Strong];
-        yield 'and is bad for the crankcase' => [[Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_level', 'at_mark')], Element::Crankcase, Tone::Bad];
-        yield 'a proof outweighs a hint' => [[Finding::observed('claim.tank_fuel_age', 'mixed'), Finding::observed('jar.tank', 'clear_one_layer')], Element::Tank, Tone::Good];
-        yield 'a proof does not outweigh a likely suspicion' => [[Finding::observed('compression.leakdown', 'good'), Finding::observed('feel.pull', 'locked')], Element::Cylinder, Tone::Likely];
-        yield 'a later finding of the same test replaces the earlier' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Tank, Tone::Good];
-        yield 'also where it says nothing of the element any more' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Jets, Tone::NotLookedAt];
-        yield 'a cure silences what was before' => [[Finding::observed('needle.pressure', 'leaks'), new PutRight('carb.needle_leaks')], Element::Needle, Tone::PutRight];
-        yield 'a proof after a cure keeps it put right' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'holds')], Element::Needle, Tone::PutRight];
-        yield 'a relapse shows' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'leaks')], Element::Needle, Tone::Bad];
+        yield 'nothing' => [[], Element::Jets, ElementTone::NotLookedAt];
+        yield 'a story is a suspicion' => [[Finding::number('claim.idle_months', 40), Finding::observed('claim.layup', 'fuel_left_in')], Element::Bowl, ElementTone::Likely];
+        yield 'gas in the oil points at the needle' => [[Finding::observed('look.oil_smell', 'gas')], Element::Needle, ElementTone::Strong];
+        yield 'and is bad for the crankcase' => [[Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_level', 'at_mark')], Element::Crankcase, ElementTone::Bad];
+        yield 'a proof outweighs a hint' => [[Finding::observed('claim.tank_fuel_age', 'mixed'), Finding::observed('jar.tank', 'clear_one_layer')], Element::Tank, ElementTone::Good];
+        yield 'a proof does not outweigh a likely suspicion' => [[Finding::observed('compression.leakdown', 'good'), Finding::observed('feel.pull', 'locked')], Element::Cylinder, ElementTone::Likely];
+        yield 'a later finding of the same test replaces the earlier' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Tank, ElementTone::Good];
+        yield 'also where it says nothing of the element any more' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Jets, ElementTone::NotLookedAt];
+        yield 'a cure silences what was before' => [[Finding::observed('needle.pressure', 'leaks'), new PutRight('carb.needle_leaks')], Element::Needle, ElementTone::PutRight];
+        yield 'a proof after a cure keeps it put right' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'holds')], Element::Needle, ElementTone::PutRight];
+        yield 'a relapse shows' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'leaks')], Element::Needle, ElementTone::Bad];
     }
 
     /** @param list<Finding|PutRight> $events */
     #[DataProvider('evidence')]
-    public function testShowsWhatIsKnown(array $events, Element $element, Tone $tone): void
+    public function testShowsWhatIsKnown(array $events, Element $element, ElementTone $tone): void
     {
         self::assertSame($tone, self::state($events, $element)->tone);
     }
@@ -61,7 +61,7 @@ final class LineTest extends TestCase
             foreach ($outcomes as $elements) {
                 foreach ($elements as $element => $tone) {
                     self::assertNotNull(Element::tryFrom($element), $element);
-                    self::assertContains(Tone::from($tone), [Tone::Good, Tone::Bad], "$test: suspicion is the fault model's business");
+                    self::assertContains(ElementTone::from($tone), [ElementTone::Good, ElementTone::Bad], "$test: suspicion is the fault model's business");
                 }
             }
         }

@@ -7,7 +7,7 @@ namespace AwakeShed\Tests\Core\Spec;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Spec\EngineClasses;
-use AwakeShed\Core\Spec\LookedIn;
+use AwakeShed\Core\Spec\FoundIn;
 use AwakeShed\Core\Spec\Lookup;
 use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
@@ -49,10 +49,10 @@ final class SpecTest extends TestCase
         $page = ['oil_ml' => new SpecValue(SpecFigure::Oil, 620, SourceClass::Published, 'manual'), 'lash_least_mm' => new SpecValue(SpecFigure::LashLeast, 0.08, SourceClass::Published, 'manual')];
         $lookup = Lookup::of(new MachineFacts(MachineKind::Mower, oilMl: 600), $page, EngineClasses::shipped());
         $oil = $lookup->find(SpecFigure::Oil);
-        self::assertSame([600.0, LookedIn::Machine], [$oil?->value->amount, $oil?->in]);
+        self::assertSame([600.0, FoundIn::Machine], [$oil?->value->amount, $oil?->in]);
         $lash = $lookup->find(SpecFigure::LashLeast);
-        self::assertSame([0.08, LookedIn::Page], [$lash?->value->amount, $lash?->in]);
-        self::assertSame(LookedIn::EngineClass, $lookup->find(SpecFigure::CompressionRatio)?->in);
+        self::assertSame([0.08, FoundIn::Page], [$lash?->value->amount, $lash?->in]);
+        self::assertSame(FoundIn::EngineClass, $lookup->find(SpecFigure::CompressionRatio)?->in);
         self::assertNull($lookup->find(SpecFigure::PumpFlow), 'a mower has no pump');
         self::assertContains($oil?->value->figure, array_map(static fn ($looked) => $looked->value->figure, $lookup->all()));
     }

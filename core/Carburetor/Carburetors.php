@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Carburetor;
+
+use AwakeShed\Core\Table;
+
+/** The carburetor types that ship (data/carburetors.json), and the points of the check before the covers. */
+final readonly class Carburetors
+{
+    /** The word for a ledger without a type. */
+    public const FREE = 'free';
+
+    /**
+     * @param array<string, CarburetorType> $types
+     * @param list<CoverCheck>              $checks
+     */
+    private function __construct(public array $types, public array $checks, public Cleaning $cleaning)
+    {
+    }
+
+    public static function shipped(): self
+    {
+        /** @var array{types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: bool, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
+        $data = Table::read(__DIR__.'/data/carburetors.json');
+        $types = [];
+        foreach ($data['types'] as $type) {
+            $types[$type['id']] = new CarburetorType(
+                $type['id'],
+                array_map(static fn (array $part): PartKind => new PartKind($part['id'], Material::from($part['material']), $part['asks'] ?? [], $part['stack'] ?? false, $part['size'] ?? null), $type['parts']),
+                array_map(static fn (array $passage): Passage => new Passage($passage['id'], $passage['from'], $passage['to'], $passage['circuit'], $passage['bore_mm'] ?? null, $passage['test'] ?? null, $passage['holes'] ?? null), $type['passages']),
+            );
+        }
+        /** @var array{checks: list<array{id: string, test?: string, good?: list<string>, cautions?: list<string>}>} $covers */
+        $covers = Table::read(__DIR__.'/data/covers.json');
+
+        return new self($types, array_map(static fn (array $check): CoverCheck => new CoverCheck($check['id'], $check['test'] ?? null, $check['good'] ?? [], $check['cautions'] ?? []), $covers['checks']), Cleaning::shipped());
+    }
+
+    /** @param list<Move> $moves in the order they were done */
+    public function ledger(array $moves): PartsLedger
+    {
+        return PartsLedger::of($this, $moves);
+    }
+
+    public function check(string $id): ?CoverCheck
+    {
+        foreach ($this->checks as $check) {
+            if ($check->id === $id) {
+                return $check;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether a ledger may be begun with it. */
+    public function has(string $type): bool
+    {
+        return self::FREE === $type || isset($this->types[$type]);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Carburetor;
+
+/** A part that came off, at its numbered place on the mat, with all that is needed to put it back. */
+final readonly class Part
+{
+    /**
+     * @param int                   $place   counted from 1 in the order of removal
+     * @param string|null           $kind    the template's word for it; null for a part of one's own naming
+     * @param string                $name    as it was written, empty where the kind says it
+     * @param array<string, string> $notes   orientation, hole, turns, bore, size: as written
+     * @param list<string>          $cleaned methods, in order
+     * @param bool                  $isStack its order among the gaskets counts
+     */
+    public function __construct(
+        public int $place,
+        public ?string $kind,
+        public string $name,
+        public Material $material,
+        public array $notes = [],
+        public ?Condition $condition = null,
+        public ?PartFate $keep = null,
+        public bool $isOn = false,
+        public array $cleaned = [],
+        public bool $isStack = false,
+    ) {
+    }
+
+    /** What is to become of it: as decided, else as its condition advises. */
+    public function fate(): ?PartFate
+    {
+        return $this->keep ?? $this->condition?->advises();
+    }
+
+    public function withNote(string $note, string $value): self
+    {
+        return $this->changed(notes: [$note => $value] + $this->notes);
+    }
+
+    public function inCondition(Condition $condition): self
+    {
+        return $this->changed(condition: $condition);
+    }
+
+    public function kept(PartFate $keep): self
+    {
+        return $this->changed(keep: $keep);
+    }
+
+    public function on(): self
+    {
+        return $this->changed(isOn: true);
+    }
+
+    public function cleanedBy(Method $method): self
+    {
+        return $this->changed(cleaned: [...$this->cleaned, $method->value]);
+    }
+
+    /**
+     * @param array<string, string>|null $notes
+     * @param list<string>|null          $cleaned
+     */
+    private function changed(?array $notes = null, ?Condition $condition = null, ?PartFate $keep = null, ?bool $isOn = null, ?array $cleaned = null): self
+    {
+        return new self($this->place, $this->kind, $this->name, $this->material, $notes ?? $this->notes, $condition ?? $this->condition, $keep ?? $this->keep, $isOn ?? $this->isOn, $cleaned ?? $this->cleaned, $this->isStack);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Jet;
+
+use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
+
+/** The bore of a jet. Published: flow through an orifice is proportional to its area, Q = C_d·A·√(2Δp/ρ). */
+final readonly class JetBore
+{
+    /** A wire clears a jet without cutting it up to this share of the bore (common practice). */
+    private const WIRE_SHARE = 0.90;
+
+    private function __construct(public Length $diameter)
+    {
+    }
+
+    /** @throws ImpossibleAmount unless 0.1 to 5 mm */
+    public static function of(Length $diameter): self
+    {
+        (new Interval(0.1, 5.0, LengthUnit::Millimetre))->demand($diameter);
+
+        return new self($diameter);
+    }
+
+    /** @return float what becomes of the area, and so of the flow, in the other bore: 1 for none, 1.266 for 26.6 % more */
+    public function flowInto(self $other): float
+    {
+        return $other->diameter->over($this->diameter) ** 2;
+    }
+
+    /**
+     * The bore that keeps the mixture where the air is thinner or denser: the venturi's depression gives √ρ of it by
+     * itself, so the area follows √(ρ/ρ₀) and the bore its root (published, the orifice relation twice).
+     *
+     * @param float $density of the air as a share of where the jet was right, 0.5 to 1.5
+     *
+     * @throws ImpossibleAmount outside that
+     */
+    public function forAir(float $density): self
+    {
+        ImpossibleAmount::unlessBetween($density, 0.5, 1.5, ': 1');
+
+        return new self($this->diameter->times($density ** 0.25));
+    }
+
+    /** Wider than this, a wire may cut the bore. */
+    public function widestWire(): Length
+    {
+        return $this->diameter->times(self::WIRE_SHARE);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Simulation;
+
+use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
+
+/**
+ * Puts the suggestions to the proof: draws machines with hidden faults from the model itself and works each by what is
+ * suggested; every so many also in the textbook's order and in any order. It shows how good the advice is if the model is
+ * right, and that the arithmetic is; not that the model is.
+ */
+final readonly class Simulation
+{
+    /** The moment of the snapshot is drawn from one to so many tests (invented). */
+    private const LATEST_SNAPSHOT = 12;
+
+    private Technician $technician;
+
+    public function __construct(private FaultModel $model, private Vocabulary $vocabulary, Gatekeeper $gatekeeper)
+    {
+        $this->technician = new Technician($model, $vocabulary, $gatekeeper);
+    }
+
+    /**
+     * @param int                        $cases        at least 1
+     * @param int                        $compareEvery at least 1: every so many machines are worked in the other orders too
+     * @param bool                       $whole        until nothing hinders a machine; else until the first fault that does is named
+     * @param (\Closure(int): void)|null $progress     is told the number of machines done
+     */
+    public function run(int $cases, int $seed, int $compareEvery = 1, bool $whole = false, ?\Closure $progress = null): SimulationResult
+    {
+        $result = new SimulationResult();
+        for ($case = 0; $case < $cases; ++$case) {
+            $dice = (new Dice($seed))->for('machine '.$case);
+            $machine = $this->machine($dice);
+            $isHindered = [] !== $machine->hindered();
+            $snapshot = new Snapshot((int) ($dice->for('snapshot')->roll() * self::LATEST_SNAPSHOT) + 1);
+            $suggested = $this->technician->work($machine, Order::Suggested, $dice, $whole, $snapshot);
+            $result->see($snapshot);
+            if ($isHindered) {
+                $result->suggested->add($suggested);
+            }
+            if ($isHindered && 0 === $case % $compareEvery) {
+                $result->compare(
+                    $suggested,
+                    $this->technician->work($this->machine($dice), Order::Textbook, $dice, $whole),
+                    $this->technician->work($this->machine($dice), Order::Random, $dice->for('order'), $whole),
+                );
+            }
+            if (null !== $progress) {
+                $progress($case + 1);
+            }
+        }
+
+        return $result;
+    }
+
+    private function machine(Dice $dice): HiddenMachine
+    {
+        return HiddenMachine::draw($this->model, $this->vocabulary, $dice->for('faults'));
+    }
+}

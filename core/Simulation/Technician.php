@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Simulation;
+
+use AwakeShed\Core\Diagnosis\Beliefs;
+use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Diagnosis\Suggestions;
+use AwakeShed\Core\Diagnosis\Suspect;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
+
+/**
+ * A simulated technician: tests what the order says and the gates allow, and puts right what the findings make likely
+ * enough; when nothing is left to test, the likeliest.
+ */
+final readonly class Technician
+{
+    /** So likely a fault must be for one to try its cure when nothing is left to test (invented). */
+    private const WORTH_A_TRY = 0.02;
+
+    private Suggestions $suggestions;
+
+    public function __construct(private FaultModel $model, private Vocabulary $vocabulary, private Gatekeeper $gatekeeper)
+    {
+        $this->suggestions = new Suggestions($model, $vocabulary);
+    }
+
+    /** @param bool $whole until nothing hinders the machine; else until the first fault that does is named */
+    public function work(HiddenMachine $machine, Order $order, Dice $dice, bool $whole = false, ?Snapshot $snapshot = null): Worked
+    {
+        $case = $machine->intake;
+        $minutes = 0.0;
+        $tests = $needless = 0;
+        $hasNamed = false;
+        $beliefs = Beliefs::of($this->model, $case);
+        $snapshot?->see($beliefs, $machine);
+        while (([] !== $machine->hindered() && ($whole || !$hasNamed)) || false === $snapshot?->isTaken()) {
+            $cure = $this->likelyEnough($beliefs, Suspect::SURE);
+            $test = null === $cure ? $this->next($case, $beliefs, $order, $dice) : null;
+            $cure ??= null === $test ? $this->likelyEnough($beliefs, self::WORTH_A_TRY, $case) : null;
+            if (null !== $cure) {
+                $hasNamed = $hasNamed || \in_array($cure, $machine->hindered(), true);
+                $needless += $machine->has($cure) ? 0 : 1;
+                $machine->putRight($cure);
+                $case = $case->with(new PutRight($cure));
+                $beliefs = Beliefs::of($this->model, $case);
+                continue;
+            }
+            if (null === $test) {
+                break;
+            }
+            $outcome = $machine->answer($test);
+            $case = $case->with(Finding::observed($test, $outcome));
+            $minutes += $this->vocabulary->test($test)->minutes;
+            ++$tests;
+            // One who follows no suggestion stops to think when something is out of the ordinary.
+            if (Order::Suggested === $order || 0 !== $this->model->tests[$test]->place($outcome)) {
+                $beliefs = Beliefs::of($this->model, $case);
+            }
+            $snapshot?->see($beliefs, $machine);
+        }
+
+        return new Worked($minutes, $tests, $needless, $whole ? [] === $machine->hindered() : $hasNamed);
+    }
+
+    private function next(CaseFile $case, Beliefs $beliefs, Order $order, Dice $dice): ?string
+    {
+        $blocked = $this->gatekeeper->closed($case);
+        $suggested = Order::Suggested === $order ? $this->suggestions->rank($case, $beliefs, $blocked) : [];
+        if ([] !== $suggested) {
+            return $suggested[0]->test;
+        }
+        // Told nothing more, one goes on by the book.
+        $open = $this->suggestions->open($case, $blocked);
+
+        return [] === $open ? null : $open[Order::Random === $order ? (int) ($dice->roll() * \count($open)) : 0];
+    }
+
+    /** @param CaseFile|null $untried where given, only what was not put right before */
+    private function likelyEnough(Beliefs $beliefs, float $from, ?CaseFile $untried = null): ?string
+    {
+        $likely = array_filter(
+            $beliefs->now,
+            static fn (float $belief, string $fault): bool => $belief >= $from && Suspect::canPutRight($fault) && true !== $untried?->wasPutRight($fault),
+            \ARRAY_FILTER_USE_BOTH,
+        );
+        arsort($likely);
+
+        return array_key_first($likely);
+    }
+}

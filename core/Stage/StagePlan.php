@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Stage;
+
+use AwakeShed\Core\Cylinder\PullLog;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Blocker;
+use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Table;
+use AwakeShed\Core\Units\Volume;
+
+/**
+ * The stages of the work and where a job stands in each. A step can be done in any order its gates and what must come
+ * first allow; the order of the stages is advice.
+ *
+ * @phpstan-import-type When from Step
+ */
+final readonly class StagePlan
+{
+    /** The step whose acts are the pulls with the plug out. */
+    public const PULL = 'locked.pull';
+
+    /** The step that says which bore of seat is fitted. */
+    public const SEAT_BORE = 'needle.bore';
+
+    /** The step that says how the liquid got there. */
+    public const CAUSE = 'locked.cause';
+
+    /** @param non-empty-list<Stage> $stages */
+    private function __construct(public array $stages, private Vocabulary $vocabulary, private Gatekeeper $gatekeeper)
+    {
+    }
+
+    public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
+    {
+        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, cautions?: list<string>, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: When}>}>} $data */
+        $data = Table::read(__DIR__.'/data/stages.json');
+        $stages = [];
+        foreach ($data['stages'] as $stage) {
+            $stages[] = new Stage($stage['id'], $stage['when'] ?? null, array_map(static fn (array $step): Step => new Step(
+                $step['id'],
+                $step['test'] ?? null,
+                $step['cure'] ?? null,
+                $step['note'] ?? false,
+                $step['fields'] ?? null,
+                $step['choices'] ?? [],
+                $step['repeat'] ?? false,
+                $step['again'] ?? false,
+                'bad_fuel' === ($step['when'] ?? null) ? $data['bad_fuel'] : $step['when'] ?? null,
+                $step['after'] ?? [],
+                $step['as'] ?? null,
+                $step['wait'] ?? null,
+                $step['waste'] ?? null,
+                $step['cautions'] ?? [],
+                $step['school'] ?? [],
+                $step['calc'] ?? null,
+                $step['oil'] ?? false,
+                $step['wants'] ?? null,
+                $step['needs'] ?? [],
+            ), $stage['steps']));
+        }
+
+        return new self($stages, $vocabulary, $gatekeeper);
+    }
+
+    /** @throws ImpossibleAct when there is no such step */
+    public function step(string $id): Step
+    {
+        foreach ($this->stages as $stage) {
+            foreach ($stage->steps as $step) {
+                if ($step->id === $id) {
+                    return $step;
+                }
+            }
+        }
+
+        throw ImpossibleAct::noSuchStep($id);
+    }
+
+    /**
+     * @param list<Act> $acts in the order they were done
+     *
+     * @return non-empty-list<StageState>
+     */
+    public function of(CaseFile $case, array $acts): array
+    {
+        $schools = $this->vocabulary->followed($case->schools);
+
+        $gated = [];
+        foreach ($this->stages as $stage) {
+            $gated = [...$gated, ...array_filter(array_map(static fn (Step $step): ?string => $step->gated(), $stage->steps), is_string(...))];
+        }
+        $closed = $this->gatekeeper->closed($case, array_values(array_unique($gated)));
+
+        return array_map(function (Stage $stage) use ($case, $acts, $schools, $closed): StageState {
+            $steps = [];
+            foreach ($stage->steps as $step) {
+                if ($step->isAsked($case, $schools) && (null === $step->test || $this->vocabulary->applies($step->test, $case->machine))) {
+                    $steps[] = $this->stated($step, $case, $acts, $closed[$step->gated() ?? ''] ?? []);
+                }
+            }
+
+            return new StageState($stage, null === $stage->when || $case->everSaid($stage->when), $steps);
+        }, $this->stages);
+    }
+
+    /** @param list<Act> $acts */
+    public function stateOf(Step $step, CaseFile $case, array $acts): StepState
+    {
+        $gated = $step->gated();
+
+        return $this->stated($step, $case, $acts, null === $gated ? [] : $this->gatekeeper->blockers($case, $gated));
+    }
+
+    /**
+     * @param list<Act>     $acts
+     * @param list<Blocker> $blockers
+     */
+    private function stated(Step $step, CaseFile $case, array $acts, array $blockers): StepState
+    {
+        $done = self::actsOf($step->id, $acts);
+        $first = [];
+        foreach ($step->after as $rule) {
+            if ((!isset($rule['when']) || $case->everSaid($rule['when'])) && !$this->isDone($this->step($rule['step']), $case, $acts)) {
+                $first[] = $rule['step'];
+            }
+        }
+
+        foreach ($step->needs as $test => $outcomes) {
+            if (true !== $case->standing($test)?->saysAnyOf($outcomes)) {
+                $blockers[] = Blocker::look($test);
+            }
+        }
+
+        return new StepState($step, $this->isDone($step, $case, $acts), $done, $first, $blockers, self::doubt($step, $case, $done));
+    }
+
+    /**
+     * The pulls with the plug out so far.
+     *
+     * @param list<Act> $acts
+     */
+    public static function pulls(array $acts): PullLog
+    {
+        return PullLog::of(array_map(static fn (Act $act): Volume => Volume::millilitres($act->figures['thrown_ml'] ?? 0.0), self::actsOf(self::PULL, $acts)));
+    }
+
+    /** @param list<Act> $done of this step */
+    private static function doubt(Step $step, CaseFile $case, array $done): ?string
+    {
+        return self::SEAT_BORE === $step->id ? SeatBore::doubt($case->machine->feed, array_map(static fn (Act $act): string => $act->choice ?? '', $done)) : null;
+    }
+
+    /** @param list<Act> $acts */
+    private function isDone(Step $step, CaseFile $case, array $acts): bool
+    {
+        return match (true) {
+            $step->isNote => true,
+            null !== self::doubt($step, $case, self::actsOf($step->id, $acts)) => false,
+            self::PULL === $step->id => self::pulls($acts)->isDry(),
+            null !== $step->cure => $case->wasPutRight($step->cure),
+            $step->isAgain => $this->isSoundAgain($step, $case, $acts),
+            null !== $step->test => null !== $case->standing($step->test),
+            default => [] !== self::actsOf($step->id, $acts),
+        };
+    }
+
+    /**
+     * A look that is made once more is done when what comes before it is, and what was found since holds nothing closed.
+     *
+     * @param list<Act> $acts
+     */
+    private function isSoundAgain(Step $step, CaseFile $case, array $acts): bool
+    {
+        $standing = $case->standing($step->test ?? '');
+        if (null !== $step->wants && true !== $standing?->saysAnyOf($step->wants)) {
+            return false;
+        }
+        foreach ($step->after as $rule) {
+            $done = self::actsOf($rule['step'], $acts);
+            // A look from before what it is to judge does not judge it.
+            $isOlder = [] !== $done && !$case->isFoundAfter($step->test ?? '', $done[\count($done) - 1]->after);
+            if ($isOlder || !$this->isDone($this->step($rule['step']), $case, $acts)) {
+                return false;
+            }
+        }
+        foreach ($this->vocabulary->holds as $hold) {
+            if (null === $standing || $hold->isSetBy($standing)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param list<Act> $acts
+     *
+     * @return list<Act>
+     */
+    private static function actsOf(string $step, array $acts): array
+    {
+        return array_values(array_filter($acts, static fn (Act $act): bool => $act->step === $step));
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Carburetor;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\NewEntry;
+use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\ButtonForm;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Photo\Photo;
+use AwakeShed\App\Photo\PhotoRepository;
+use AwakeShed\App\Presentation\SectionDrawing;
+use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Carburetor\Method;
+use AwakeShed\Core\Carburetor\Move;
+use AwakeShed\Core\Carburetor\MoveKind;
+use AwakeShed\Core\Carburetor\PartsLedger;
+use AwakeShed\Core\Carburetor\PassageState;
+use AwakeShed\Core\Carburetor\RemovalTemplate;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** The carburetor bench of a job: what comes off, the passages, the cleaning, what goes back, the check before the covers. */
+#[Route('/jobs/{job}/carburetor', requirements: ['job' => JobResolver::NUMBER])]
+final class CarburetorController extends AbstractController
+{
+    private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check'];
+
+    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors, private readonly Vocabulary $vocabulary)
+    {
+    }
+
+    #[Route('', name: 'carburetor', methods: ['GET'])]
+    public function mat(Job $job, Request $request, PhotoRepository $photos, ToolSizes $sizes, EntityManagerInterface $entities): Response
+    {
+        $record = $this->recorder->open($job);
+        $ledger = $record->ledger();
+        $place = $request->query->getInt('place');
+        $next = $ledger->stillOn();
+        $asked = $request->query->getString('part');
+
+        return $this->show('mat', $job, $record, [
+            'types' => array_keys($this->carburetors->types),
+            'own' => $ledger->isOpen ? [] : $entities->getRepository(OwnTemplate::class)->findBy([], ['name' => 'ASC']),
+            'chosen' => $ledger->parts[$place] ?? null,
+            'renews' => 'renew_both' === $this->vocabulary->followed($job->getSchools())['needle_seat'],
+            'next' => array_values(array_filter($next, static fn ($kind): bool => $kind->id === $asked))[0] ?? $next[0] ?? null,
+            'sizes' => null === $ledger->type ? [] : $sizes->of($ledger->type->id),
+            'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === 'place-'.$place)),
+        ]);
+    }
+
+    #[Route('/refit', name: 'carburetor_refit', methods: ['GET'])]
+    public function refit(Job $job): Response
+    {
+        return $this->show('refit', $job, $this->recorder->open($job), []);
+    }
+
+    #[Route('/map', name: 'carburetor_map', methods: ['GET'])]
+    public function map(Job $job, Request $request, FittingWires $wires, Gatekeeper $gatekeeper): Response
+    {
+        $record = $this->recorder->open($job);
+        $ledger = $record->ledger();
+        $port = $request->query->getString('port');
+
+        return $this->show('map', $job, $record, [
+            'port' => $port,
+            'drawing' => [] === $ledger->passages() || null === $ledger->type ? null : SectionDrawing::of($ledger->type, $ledger->passages(), $port),
+            'wires' => $wires->of($ledger),
+            'closed' => $gatekeeper->closed($record->case(), array_values(array_unique(array_filter(array_map(static fn (PassageState $state): ?string => $state->passage->test, $ledger->passages()), is_string(...))))),
+        ]);
+    }
+
+    #[Route('/cleaning', name: 'carburetor_cleaning', methods: ['GET'])]
+    public function cleaning(Job $job, Bath $bath): Response
+    {
+        $record = $this->recorder->open($job);
+
+        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => 'with_parts_held' === $this->vocabulary->followed($job->getSchools())['compressed_air'], 'batch' => $bath->waiting()]);
+    }
+
+    #[Route('/check', name: 'carburetor_check', methods: ['GET'])]
+    public function check(Job $job): Response
+    {
+        return $this->show('check', $job, $this->recorder->open($job), ['checks' => $this->carburetors->checks]);
+    }
+
+    /** Labels for the trays, one for each place. */
+    #[Route('/labels', name: 'carburetor_labels', methods: ['GET'])]
+    public function labels(Job $job): Response
+    {
+        return $this->show('labels', $job, $this->recorder->open($job), []);
+    }
+
+    /** Keeps the order this one came apart in, for the next of its kind. */
+    #[Route('/template', name: 'carburetor_template', methods: ['POST'])]
+    #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
+    public function keepOrder(Job $job, Request $request, ButtonForm $button, OncePerKey $once, EntityManagerInterface $entities, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    {
+        $key = $button->check($request);
+        $name = $button->text($request, 'name');
+        $ledger = $this->recorder->open($job)->ledger();
+        if ('' === $name || [] === $ledger->parts) {
+            $this->addFlash('said', 'A template wants a name, and a ledger with parts.');
+        } else {
+            $once->run($key, $member, static function () use ($entities, $name, $ledger, $member, $clock): null {
+                $entities->persist(new OwnTemplate($name, $ledger->type->id ?? Carburetors::FREE, RemovalTemplate::of($ledger), $member, $clock->now()));
+
+                return null;
+            });
+            $this->addFlash('said', 'Kept: the next of its kind can begin with it.');
+        }
+
+        return $this->redirectToRoute('carburetor', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    /** Parts of several jobs into one bath. */
+    #[Route('/bath', name: 'carburetor_bath', methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD)]
+    public function bathe(Job $job, Request $request, ButtonForm $button, Bath $bath, #[CurrentUser] Member $member): Response
+    {
+        $key = $button->check($request);
+        $codes = array_values(array_filter($request->getPayload()->all('parts'), is_string(...)));
+        $in = $bath->put($codes, $member, $key);
+        $this->addFlash('said', 0 === $in ? 'Nothing of that waits for the bath.' : 'In the bath; the timer runs.');
+
+        return $this->redirectToRoute('carburetor_cleaning', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('', name: 'carburetor_move', methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function move(Job $job, Request $request, ButtonForm $button, ToolSizes $sizes, Bath $bath, EntityManagerInterface $entities, #[CurrentUser] Member $member): Response
+    {
+        $key = $button->check($request);
+        $kind = MoveKind::tryFrom($button->text($request, 'what')) ?? throw $this->createNotFoundException('Nothing of that kind is done here.');
+        $said = array_filter(array_combine(self::FIELDS, array_map(static fn (string $field): string => $button->text($request, $field), self::FIELDS)), static fn (string $word): bool => '' !== $word);
+        $place = '' === $button->text($request, 'place') ? null : $request->getPayload()->getInt('place');
+        $own = MoveKind::Begin === $kind && ctype_digit($button->text($request, 'own')) ? $entities->find(OwnTemplate::class, (int) $button->text($request, 'own')) : null;
+        if (null !== $own) {
+            $said = ['type' => $own->getType(), 'template' => $own->getName()];
+        }
+        $check = MoveKind::Check === $kind ? $this->carburetors->check($said['check'] ?? '') : null;
+        $outcome = $button->text($request, 'outcome');
+        if (null !== $check?->test && !\in_array($outcome, $check->good, true)) {
+            // Seen, and not good: it is a finding, and the point stays open.
+            $this->recorder->observe($job, $member, $key, [Finding::observed($check->test, $outcome)]);
+        } else {
+            $this->recorder->moved(
+                $job,
+                $member,
+                $key,
+                static fn (PartsLedger $ledger): Move => new Move($kind, MoveKind::Off === $kind ? $ledger->nextPlace() : $place, $said, $own?->order()),
+                static fn (PartsLedger $after): array => null !== $check?->test ? [Finding::observed($check->test, $outcome)] : array_values(array_filter([$after->finding($said['passage'] ?? '')])),
+                static function (NewEntry $entry, Move $move) use ($job, $member, $bath): void {
+                    if (MoveKind::Clean === $move->kind) {
+                        $bath->time($job, $member, Method::from($move->said['method'] ?? ''), $entry);
+                    }
+                },
+            );
+            if (isset($said['size'])) {
+                $sizes->remember($this->recorder->open($job)->ledger(), $place, $said);
+            }
+        }
+        $this->addFlash('saved', 'Saved.');
+        $back = $button->text($request, 'back');
+        $port = $button->text($request, 'port');
+
+        return match ($back) {
+            'refit', 'check', 'cleaning' => $this->redirectToRoute('carburetor_'.$back, ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
+            'map' => $this->redirectToRoute('carburetor_map', ['job' => $job->getId()] + ('' === $port ? [] : ['port' => $port]), Response::HTTP_SEE_OTHER),
+            default => $this->redirectToRoute('carburetor', ['job' => $job->getId()] + (null === $place ? [] : ['place' => $place]), Response::HTTP_SEE_OTHER),
+        };
+    }
+
+    /** @param array<string, mixed> $shown */
+    private function show(string $view, Job $job, Record $record, array $shown): Response
+    {
+        return $this->render("carburetor/$view.html.twig", ['job' => $job, 'record' => $record, 'ledger' => $record->ledger(), 'view' => $view] + $shown);
+    }
+}

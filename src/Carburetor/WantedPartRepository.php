@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Carburetor;
+
+use AwakeShed\App\Job\Job;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+
+/** @extends ServiceEntityRepository<WantedPart> */
+final class WantedPartRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, WantedPart::class);
+    }
+
+    /** @return list<WantedPart> of one job, in the order they were written down, without the dropped */
+    public function ofJob(Job $job): array
+    {
+        return array_values(array_filter($this->findBy(['job' => $job], ['id' => 'ASC']), static fn (WantedPart $part): bool => WantedState::Dropped !== $part->getState()));
+    }
+
+    /** @return list<WantedPart> of the jobs in the shed, what is to be ordered first, with their machines */
+    public function open(): array
+    {
+        /** @var list<WantedPart> $parts */
+        $parts = $this->createQueryBuilder('part')
+            ->addSelect('job', 'machine', 'person')
+            ->innerJoin('part.job', 'job')
+            ->innerJoin('job.machine', 'machine')
+            ->innerJoin('part.by', 'person')
+            ->where('job.handedBackAt IS NULL AND part.state <> :dropped')->setParameter('dropped', WantedState::Dropped)
+            ->orderBy('part.state', 'DESC')->addOrderBy('part.id')
+            ->getQuery()->getResult();
+
+        return $parts;
+    }
+
+    /**
+     * @param list<int> $jobs numbers
+     *
+     * @return array<int, int> job => how many parts it waits for, only where it waits for any
+     */
+    public function waitedFor(array $jobs): array
+    {
+        /** @var list<array{job: int|string, parts: int|string}> $rows */
+        $rows = [] === $jobs ? [] : $this->createQueryBuilder('part')
+            ->select('IDENTITY(part.job) AS job', 'COUNT(part.id) AS parts')
+            ->where('part.job IN (:jobs) AND part.state IN (:states)')
+            ->setParameter('jobs', $jobs)
+            ->setParameter('states', array_values(array_filter(WantedState::cases(), static fn (WantedState $state): bool => $state->isWaitedFor())))
+            ->groupBy('part.job')
+            ->getQuery()->getResult();
+
+        $parts = [];
+        foreach ($rows as ['job' => $job, 'parts' => $number]) {
+            $parts[(int) $job] = (int) $number;
+        }
+
+        return $parts;
+    }
+}

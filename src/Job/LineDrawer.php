@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Job;
+
+use AwakeShed\App\Presentation\LineDrawing;
+use AwakeShed\Core\Diagnosis\Suspect;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Line\Element;
+use AwakeShed\Core\Line\Line;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+
+/** Draws the line of a job, each element leading to its room. */
+final readonly class LineDrawer
+{
+    public function __construct(private Line $line, private UrlGeneratorInterface $addresses)
+    {
+    }
+
+    /** @param list<Suspect> $suspects most likely first */
+    public function of(Job $job, CaseFile $case, array $suspects): LineDrawing
+    {
+        return LineDrawing::of($this->line->of($case, $suspects), fn (Element $element): string => $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $element->value]));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Presentation;
+
+/** Writes dates as the reader does. Formatters are slow to make, so each is made once a request. */
+final class Dates
+{
+    private ?\IntlDateFormatter $moments = null;
+
+    /** @var array<string, \IntlDateFormatter> by time zone */
+    private array $days = [];
+
+    public function __construct(private readonly Reader $reader)
+    {
+    }
+
+    /** A bare date has no hour to move: shown in the zone it was written in. */
+    public function day(\DateTimeInterface $date): string
+    {
+        $zone = $date->getTimezone();
+        $formatter = $this->days[false === $zone ? '' : $zone->getName()]
+            ??= new \IntlDateFormatter($this->reader->locale(), \IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE, $zone);
+
+        return (string) $formatter->format($date);
+    }
+
+    /** Day and minute, in the shop's time zone. */
+    public function moment(\DateTimeInterface $date): string
+    {
+        $this->moments ??= new \IntlDateFormatter($this->reader->locale(), \IntlDateFormatter::MEDIUM, \IntlDateFormatter::SHORT, $this->reader->timezone());
+
+        return (string) $this->moments->format($date);
+    }
+}

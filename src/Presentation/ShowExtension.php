@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Presentation;
+
+use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Wait\WaitRepository;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\Quantity;
+use AwakeShed\Core\Units\Volume;
+use Psr\Clock\ClockInterface;
+use Twig\Attribute\AsTwigFilter;
+use Twig\Attribute\AsTwigFunction;
+
+/** What templates may ask for: the reader's units, dates and words, and the bar of what waits. */
+final readonly class ShowExtension
+{
+    public function __construct(
+        private Quantities $quantities,
+        private Dates $dates,
+        private Words $words,
+        private Reader $reader,
+        private WaitRepository $waits,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    #[AsTwigFilter('measure')]
+    public function measure(Quantity $quantity, string $measure): string
+    {
+        return $this->quantities->show($quantity, Measure::from($measure));
+    }
+
+    /** A machine's facts are kept in millilitres. */
+    #[AsTwigFunction('volume_of')]
+    public function volumeOf(float $millilitres): Volume
+    {
+        return Volume::millilitres($millilitres);
+    }
+
+    #[AsTwigFilter('span')]
+    public function span(Duration $duration): string
+    {
+        return $this->quantities->time($duration);
+    }
+
+    #[AsTwigFilter('figure')]
+    public function figure(float $number, int $decimals = 1): string
+    {
+        return $this->quantities->number($number, $decimals);
+    }
+
+    #[AsTwigFilter('day')]
+    public function day(\DateTimeInterface $date): string
+    {
+        return $this->dates->day($date);
+    }
+
+    #[AsTwigFilter('moment')]
+    public function moment(\DateTimeInterface $date): string
+    {
+        return $this->dates->moment($date);
+    }
+
+    #[AsTwigFunction('words')]
+    public function words(): Words
+    {
+        return $this->words;
+    }
+
+    #[AsTwigFunction('page_look')]
+    public function look(): string
+    {
+        return $this->reader->look()->value;
+    }
+
+    #[AsTwigFunction('waiting')]
+    public function waiting(): WaitingBar
+    {
+        return new WaitingBar($this->waits->underWay(), $this->clock->now());
+    }
+
+    /** @return list<RockerDrawing> the right top first */
+    #[AsTwigFunction('rockers')]
+    public function rockers(): array
+    {
+        return RockerDrawing::both();
+    }
+
+    #[AsTwigFunction('request_key')]
+    public function requestKey(): string
+    {
+        return RequestKey::fresh()->value;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Presentation;
+
+use AwakeShed\App\Wait\Wait;
+
+/** What waits, as of a moment. */
+final readonly class WaitingBar
+{
+    /** @param list<Wait> $waits first ready first */
+    public function __construct(public array $waits, public \DateTimeImmutable $now)
+    {
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Work;
+
+use AwakeShed\App\Presentation\BarDrawing;
+use AwakeShed\App\Presentation\CylinderDrawing;
+use AwakeShed\App\Presentation\JarDrawing;
+use AwakeShed\Core\Cylinder\PullLog;
+use AwakeShed\Core\Oil\Dilution;
+use AwakeShed\Core\Oil\FlushPlan;
+use AwakeShed\Core\Units\Volume;
+
+/** What the figures of a stage come to, where they come to anything. */
+final readonly class StageResult
+{
+    /** @param array<string, array<string, string>> $given what a calculator is told, by its name */
+    public function __construct(
+        public ?PullLog $pulls = null,
+        public ?CylinderDrawing $cylinder = null,
+        public ?Dilution $dilution = null,
+        public ?FlushPlan $plan = null,
+        public array $given = [],
+        public ?Volume $oilUsed = null,
+        public ?BarDrawing $dilutions = null,
+        public ?JarDrawing $jar = null,
+        /** Area, and so flow, after over before. */
+        public ?float $jetFlow = null,
+    ) {
+    }
+}

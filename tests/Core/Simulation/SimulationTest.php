@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Simulation;
+
+use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Simulation\Calibration;
+use AwakeShed\Core\Simulation\Dice;
+use AwakeShed\Core\Simulation\HiddenMachine;
+use AwakeShed\Core\Simulation\Simulation;
+use AwakeShed\Core\Simulation\SimulationResult;
+use PHPUnit\Framework\TestCase;
+
+final class SimulationTest extends TestCase
+{
+    public function testTheSuggestionsKeepTheirBars(): void
+    {
+        $result = self::trial(60);
+        self::assertLessThanOrEqual(0.7, $result->ratioToTextbook());
+        self::assertLessThan(1.0, $result->ratioToRandom());
+        self::assertLessThanOrEqual(0.05, $result->all->expectedError());
+        // Sixty beliefs in ten bins: even the best calibration misses by chance some 0.08.
+        self::assertLessThan(0.15, $result->first->expectedError());
+        self::assertGreaterThan(0.95, $result->suggested->shareFound());
+    }
+
+    public function testTheSameSeedDrawsTheSameMachinesAndAnotherOthers(): void
+    {
+        $minutes = static fn (SimulationResult $result): array => [$result->suggested->meanMinutes(), $result->textbook->meanMinutes(), $result->random->meanMinutes()];
+        self::assertSame($minutes(self::trial(6)), $minutes(self::trial(6)));
+        self::assertNotSame($minutes(self::trial(6)), $minutes(self::trial(6, 8)));
+    }
+
+    public function testAMachineAnswersAsOftenAsTheModelSays(): void
+    {
+        // A key is drawn in about one of fifty; such machines show it in 96 of 100 looks, others in one of a thousand.
+        $model = FaultModel::shipped();
+        $vocabulary = Vocabulary::shipped();
+        $shown = $asked = 0;
+        for ($number = 0; $number < 500 && $asked < 1500; ++$number) {
+            $machine = HiddenMachine::draw($model, $vocabulary, new Dice($number));
+            if ($machine->has('timing.key_sheared')) {
+                for ($look = 0; $look < 300; ++$look) {
+                    ++$asked;
+                    $shown += (int) ('sheared' === $machine->answer('timing.flywheel_key'));
+                }
+            }
+        }
+        self::assertGreaterThanOrEqual(1500, $asked, 'some machines must have it');
+        self::assertEqualsWithDelta(0.96, $shown / $asked, 0.02);
+    }
+
+    public function testWhatIsPutRightNoLongerHinders(): void
+    {
+        $model = FaultModel::shipped();
+        $left = 0;
+        for ($number = 0; $number < 40; ++$number) {
+            $machine = HiddenMachine::draw($model, Vocabulary::shipped(), new Dice($number));
+            foreach ($machine->hindered() as $fault) {
+                $machine->putRight($fault);
+            }
+            $left += \count($machine->hindered());
+        }
+        self::assertGreaterThan(0, $left, 'one cure in twenty does not take');
+        self::assertLessThan(30, $left);
+    }
+
+    public function testCalibrationByHand(): void
+    {
+        // Four beliefs of 0.8, three of them so: off by 0.05. Two of 0.2, none so: off by 0.2. (4·0.05 + 2·0.2)/6 = 0.1.
+        // Squares: 3·0.04 + 0.64 + 2·0.04 = 0.84; over six 0.14.
+        $calibration = new Calibration();
+        foreach ([[0.8, true], [0.8, true], [0.8, true], [0.8, false], [0.2, false], [0.2, false]] as [$belief, $isSo]) {
+            $calibration->add($belief, $isSo);
+        }
+        self::assertEqualsWithDelta(0.1, $calibration->expectedError(), 1e-12);
+        self::assertEqualsWithDelta(0.14, $calibration->brier(), 1e-12);
+        self::assertSame([2, 4], array_column($calibration->table(), 'count'));
+        self::assertSame([0.0, 0.75], array_column($calibration->table(), 'so'));
+    }
+
+    public function testDicePickInProportion(): void
+    {
+        $dice = new Dice(4);
+        $counts = ['a' => 0, 'b' => 0];
+        for ($roll = 0; $roll < 4000; ++$roll) {
+            ++$counts[$dice->pick(['a' => 3, 'b' => 1])];
+        }
+        self::assertEqualsWithDelta(3000, $counts['a'], 120);
+        self::assertSame($dice->for('x')->roll(), $dice->for('x')->roll());
+        self::assertNotSame($dice->for('x')->roll(), $dice->for('y')->roll());
+    }
+
+    private static function trial(int $cases, int $seed = 7): SimulationResult
+    {
+        $vocabulary = Vocabulary::shipped();
+
+        return (new Simulation(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary)))->run($cases, $seed);
+    }
+}
