@@ -151,25 +151,21 @@ $database->executeStatement("INSERT INTO job (id, machine_id, taken_in_by_id, ta
     (SELECT kind FROM machine WHERE machine.id = $first + seq), CONCAT('seeded machine ', seq, ' · cabin ', seq % 700), '', '[]', '[]',
     ELT(1 + seq % 5, 'taken_in', 'stopped', 'at_gates', 'at_fuel', 'ready'), 'look.oil_level' FROM $many");
 $entry = $number('SELECT MAX(id) FROM entry');
-$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, as_typed)
-    SELECT $entry + job.seq * 6 + n.seq, $first + job.seq, $member, NOW(), 'observation', 'bench', 0, '[]' FROM $many job, seq_1_to_6 n");
-$database->executeStatement("INSERT INTO recorded_finding (entry_id, test, outcomes, measured, extras)
-    SELECT id, ELT(1 + id % 4, 'look.oil_level', 'look.oil_smell', 'look.oil_body', 'look.oil_colour'), ELT(1 + id % 4, '[\"at_mark\"]', '[\"none\"]', '[\"normal\"]', '[\"dark\"]'), '[]', '[]'
-    FROM entry WHERE id > $entry");
+$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, content_kind, content)
+    SELECT $entry + job.seq * 6 + n.seq, $first + job.seq, $member, NOW(), 'observation', 'bench', 0, 'observed', JSON_OBJECT('events', JSON_ARRAY(JSON_OBJECT(
+        'test', ELT(1 + n.seq % 4, 'look.oil_level', 'look.oil_smell', 'look.oil_body', 'look.oil_colour'), 'outcome', ELT(1 + n.seq % 4, 'at_mark', 'none', 'normal', 'dark')))) FROM $many job, seq_1_to_6 n");
 // One job with 400 findings and 40 photos.
 $full = $first + MANY - 1;
 $entry = $number('SELECT MAX(id) FROM entry');
-$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, as_typed) SELECT $entry + seq, $full, $member, NOW(), 'observation', 'bench', 0, '[]' FROM seq_1_to_400");
-$database->executeStatement("INSERT INTO recorded_finding (entry_id, test, outcomes, measured, extras)
-    SELECT id, ELT(1 + id % 6, 'jet.pilot', 'flow.line', 'look.tap', 'look.plug', 'bowl.inside', 'needle.pressure'), ELT(1 + id % 6, '[\"blocked\"]', '[\"trickles\"]', '[\"open_and_flows\"]', '[\"dry\"]', '[\"film\"]', '[\"leaks\"]'), '[]', '[]'
-    FROM entry WHERE id > $entry");
+$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, content_kind, content) SELECT $entry + seq, $full, $member, NOW(), 'observation', 'bench', 0, 'observed', JSON_OBJECT('events', JSON_ARRAY(JSON_OBJECT(
+    'test', ELT(1 + seq % 6, 'jet.pilot', 'flow.line', 'look.tap', 'look.plug', 'bowl.inside', 'needle.pressure'), 'outcome', ELT(1 + seq % 6, 'blocked', 'trickles', 'open_and_flows', 'dry', 'film', 'leaks')))) FROM seq_1_to_400");
 $database->executeStatement("INSERT INTO photo (job_id, file, width, height, by_id, at, gate) SELECT $full, CONCAT('seeded-', seq, '.jpg'), 800, 600, $member, NOW(), IF(seq % 2, 'oil', NULL) FROM seq_1_to_40");
 // One whose carburetor lies in sixty parts.
 $apart = $full - 1;
 $entry = $number('SELECT MAX(id) FROM entry');
-$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, as_typed, strip) SELECT $entry + seq, $apart, $member, NOW(), 'observation', 'bench', 0, '[]',
-    IF(seq = 1, '{\"kind\":\"begin\",\"place\":null,\"said\":{\"type\":\"bowl_brass\"}}', CONCAT('{\"kind\":\"off\",\"place\":', seq - 1, ',\"said\":{\"name\":\"Part ', seq, '\",\"material\":\"steel\",\"orientation\":\"notch up\"}}')) FROM seq_1_to_61");
-$database->fetchAllAssociative('ANALYZE TABLE machine, job, entry, recorded_finding');
+$database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, content_kind, content) SELECT $entry + seq, $apart, $member, NOW(), 'observation', 'bench', 0, 'move',
+    JSON_OBJECT('events', JSON_ARRAY(), 'move', JSON_EXTRACT(IF(seq = 1, '{\"kind\":\"begin\",\"place\":null,\"said\":{\"type\":\"bowl_brass\"}}', CONCAT('{\"kind\":\"off\",\"place\":', seq - 1, ',\"said\":{\"name\":\"Part ', seq, '\",\"material\":\"steel\",\"orientation\":\"notch up\"}}')), '$')) FROM seq_1_to_61");
+$database->fetchAllAssociative('ANALYZE TABLE machine, job, entry');
 
 $late = $first + MANY;
 measure(sprintf('With %d jobs (bar 5x)', $jobs + MANY), [

@@ -32,12 +32,11 @@ final readonly class CaseFormat
 
     private const OWN_KEYS = ['format', 'version', 'machine', 'schools', 'findings', 'jars'];
     private const MACHINE_KEYS = ['kind', 'cycle', 'displacement_cc', 'compression_ratio', 'compression_release', 'feed', 'choke', 'oil_ml', 'tank_ml', 'blade_mm', 'governed_rpm', 'spoken_for'];
-    private const FINDING_KEYS = ['test', 'outcome', 'measured', 'put_right'];
 
     /** Readings in `measured` that cannot be below this, by the unit at the end of their key. */
     private const MEASURED_FLOORS = ['_ml' => 0.0, '_mm' => 0.0, '_cc' => 0.0, '_minutes' => 0.0, '_months' => 0.0, '_celsius' => -273.15, '_rpm' => 0.0, '_k' => 0.0];
 
-    public function __construct(private Vocabulary $vocabulary)
+    public function __construct(private Vocabulary $vocabulary, private EventFormat $events)
     {
     }
 
@@ -76,7 +75,7 @@ final readonly class CaseFormat
             'format' => self::NAME,
             'version' => self::VERSION,
             'machine' => self::machineToArray($case->machine),
-            'findings' => array_map(self::eventArray(...), $case->events),
+            'findings' => array_map(EventFormat::toArray(...), $case->events),
         ];
         if ([] !== $case->schools) {
             $document['schools'] = $case->schools;
@@ -136,29 +135,18 @@ final readonly class CaseFormat
      */
     private function event(array $entry): Finding|PutRight
     {
-        $extras = array_diff_key($entry, array_flip(self::FINDING_KEYS));
-        if (isset($entry['put_right']) && \is_string($entry['put_right'])) {
-            $this->vocabulary->checkFault($entry['put_right']);
+        $event = $this->events->read($entry) ?? throw UnknownWord::outcomeWanted($this->vocabulary->test(\is_string($entry['test'] ?? null) ? $entry['test'] : ''));
+        if ($event instanceof PutRight) {
+            $this->vocabulary->checkFault($event->fault);
 
-            return new PutRight($entry['put_right'], $extras);
+            return $event;
         }
-        $test = \is_string($entry['test'] ?? null) ? $entry['test'] : '';
-        $outcome = $entry['outcome'] ?? null;
-        $words = array_values(array_filter(\is_array($outcome) ? $outcome : [$outcome], \is_string(...)));
-        $finding = match (true) {
-            \is_int($outcome), \is_float($outcome) => Finding::number($test, $outcome),
-            [] !== $words => Finding::observed($test, ...$words),
-            default => throw UnknownWord::outcomeWanted($this->vocabulary->test($test)),
-        };
-        $this->vocabulary->check($finding);
-        $measured = $entry['measured'] ?? [];
-        $measured = \is_array($measured) ? $measured : [];
-        foreach ($measured as $key => $value) {
+        $this->vocabulary->check($event);
+        foreach ($event->measured as $key => $value) {
             self::checkMeasured((string) $key, $value);
         }
 
-        /** @var array<string, mixed> $measured */
-        return $finding->measuring($measured)->carrying($extras);
+        return $event;
     }
 
     /** @throws Refusal */
@@ -172,20 +160,6 @@ final readonly class CaseFormat
                 throw ImpossibleMeasurement::below($key, $value, $floor);
             }
         }
-    }
-
-    /** @return array<string, mixed> */
-    private static function eventArray(Finding|PutRight $event): array
-    {
-        if ($event instanceof PutRight) {
-            return ['put_right' => $event->fault] + $event->extras;
-        }
-        $array = ['test' => $event->test, 'outcome' => $event->outcome()];
-        if ([] !== $event->measured) {
-            $array['measured'] = $event->measured;
-        }
-
-        return $array + $event->extras;
     }
 
     /**

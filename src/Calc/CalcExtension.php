@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc;
 
 use AwakeShed\App\Calc\Input\UnreadableInput;
-use AwakeShed\App\Evidence\WorkedOut;
+use AwakeShed\App\Evidence\Content\WorkedOut;
 use AwakeShed\Core\Refusal;
 use Twig\Attribute\AsTwigFunction;
 

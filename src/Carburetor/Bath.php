@@ -55,7 +55,7 @@ final readonly class Bath
      *
      * @return int how many went in
      *
-     * @throws \AwakeShed\App\Evidence\ClosedJob
+     * @throws \AwakeShed\App\Job\ClosedJob
      */
     public function put(array $codes, Member $by, RequestKey $key): int
     {

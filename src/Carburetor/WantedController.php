@@ -10,7 +10,7 @@ use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Job\JobWriter;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -24,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The parts the shed waits for. */
 final class WantedController extends AbstractController
 {
-    public function __construct(private readonly WantedPartRepository $wanted, private readonly EntityManagerInterface $entities, private readonly OncePerKey $once, private readonly ClockInterface $clock, private readonly ButtonForm $button)
+    public function __construct(private readonly WantedPartRepository $wanted, private readonly EntityManagerInterface $entities, private readonly JobWriter $writer, private readonly ClockInterface $clock, private readonly ButtonForm $button)
     {
     }
 
@@ -63,7 +63,7 @@ final class WantedController extends AbstractController
         if (!\is_int($quantity)) {
             return $this->page($job, $typed, 'How many: a whole number, 1 to 99.');
         }
-        $this->once->run($key, $member, function () use ($job, $typed, $quantity, $member): null {
+        $this->writer->write($job, $member, $key, function () use ($job, $typed, $quantity, $member): null {
             $this->entities->persist(new WantedPart($job, $typed['name'], $quantity, $member, $this->clock->now()));
 
             return null;
@@ -77,7 +77,7 @@ final class WantedController extends AbstractController
     #[IsGranted(JobVoter::RECORD)]
     public function becomes(#[MapEntity(mapping: ['id' => 'id'])] WantedPart $part, WantedState $state, Request $request, #[CurrentUser] Member $member): Response
     {
-        $this->once->run($this->button->check($request), $member, function () use ($part, $state): null {
+        $this->writer->write($part->getJob(), $member, $this->button->check($request), function () use ($part, $state): null {
             $part->becomes($state, $this->clock->now());
 
             return null;

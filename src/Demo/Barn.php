@@ -12,8 +12,9 @@ use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Device\Gauge\Scenario;
+use AwakeShed\App\Evidence\Content\Observed;
+use AwakeShed\App\Evidence\Content\WorkedOut;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Evidence\WorkedOut;
 use AwakeShed\App\Job\Intake;
 use AwakeShed\App\Job\IntakeInput;
 use AwakeShed\App\Job\Job;
@@ -214,7 +215,7 @@ final class Barn
         }
         if (isset($step['correct'])) {
             $wrong = $this->recorder->open($job)->standingEntry($step['correct'][0]) ?? throw new \LogicException('The demo corrects what was found.');
-            $this->recorder->correct($wrong, $by, $key, [Finding::observed(...$step['correct'])]);
+            $this->recorder->correct($wrong, $by, $key, new Observed([Finding::observed(...$step['correct'])]));
         }
         if (isset($step['put_right'])) {
             $this->recorder->observe($job, $by, $key, [new PutRight($step['put_right'])]);

@@ -54,15 +54,7 @@ final class FindingController extends AbstractController
     {
         $key = $this->button->check($request);
         $corrected = $this->finding($request);
-        // An entry may hold several findings (an intake's claims do): the others are said again as they were.
-        $events = array_map(
-            static fn (Finding|PutRight $event): Finding|PutRight => $event instanceof Finding && $event->test === $corrected->test ? $corrected : $event,
-            $entry->events(),
-        );
-        if (!\in_array($corrected, $events, true)) {
-            throw UnknownWord::test($corrected->test);
-        }
-        $this->recorder->correct($entry, $member, $key, $events);
+        $this->recorder->correct($entry, $member, $key, $entry->sayingInstead($corrected) ?? throw UnknownWord::test($corrected->test));
 
         return $this->saved($entry->job, $request);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence;
 
+use AwakeShed\App\Evidence\Content\BenchMove;
+use AwakeShed\App\Evidence\Content\StepDone;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Carburetor\Carburetors;
 use AwakeShed\Core\Carburetor\Move;
@@ -49,9 +51,9 @@ final class Record
         $acts = [];
         $events = 0;
         foreach ($this->counting() as $entry) {
-            $act = $entry->act();
-            if (null !== $act) {
-                $acts[] = $act->doneAfter($events);
+            $content = $entry->content();
+            if ($content instanceof StepDone) {
+                $acts[] = $content->act->doneAfter($events);
             }
             $events += \count($entry->events());
         }
@@ -62,7 +64,21 @@ final class Record
     /** The carburetor bench of this job as it stands. */
     public function ledger(): PartsLedger
     {
-        return $this->ledger ??= $this->carburetors->ledger(array_values(array_filter(array_map(static fn (Entry $entry): ?Move => $entry->move(), $this->counting()))));
+        return $this->ledger ??= $this->carburetors->ledger($this->moves());
+    }
+
+    /** @return list<Move> */
+    private function moves(): array
+    {
+        $moves = [];
+        foreach ($this->counting() as $entry) {
+            $content = $entry->content();
+            if ($content instanceof BenchMove) {
+                $moves[] = $content->move;
+            }
+        }
+
+        return $moves;
     }
 
     /** The case as it stood before the last entry that counts. */
@@ -101,14 +117,14 @@ final class Record
 
     public function jar(JarSample $sample): ?JarReading
     {
-        return $this->jarEntry($sample)?->jar();
+        return $this->jarEntry($sample)?->jarRead()?->jar;
     }
 
     /** The entry whose jar stands for this sample. */
     public function jarEntry(JarSample $sample): ?Entry
     {
         foreach (array_reverse($this->counting()) as $entry) {
-            if ($entry->sample === $sample) {
+            if ($entry->isOfJar($sample)) {
                 return $entry;
             }
         }

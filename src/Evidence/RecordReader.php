@@ -5,37 +5,37 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Content\ContentKind;
+use AwakeShed\App\Evidence\Content\Rewritten;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
 use AwakeShed\Core\Carburetor\Carburetors;
-use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Evidence\EventFormat;
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Types\Types;
 
 /**
  * Reads what was recorded, off plain rows: as objects of the ORM, a job of four hundred findings took most of a page's
- * time (bin/bench).
+ * time (bin/bench). What asks the table of entries anything asks here.
  *
- * @phpstan-import-type Packed from Entry
- * @phpstan-import-type PackedEvent from Entry
- *
- * @phpstan-type Row array{id: int, by_name: string, by_sign_in: string, at: string, kind: string, source: string, target_id: int|null, struck: int, sample: string|null,
- *     jar: string|null, rewritten: string|null, worked: string|null, done: string|null, strip: string|null, as_typed: string, finding: int|null,
- *     test: string|null, outcomes: string, number: float|int|null, put_right: string|null, measured: string, extras: string}
+ * @phpstan-type Row array{id: int, by_name: string, by_sign_in: string, at: string, kind: string, source: string, target_id: int|null, struck: int, content_kind: string, content: string}
  */
 final readonly class RecordReader
 {
     private const ROWS = <<<'SQL'
-        SELECT entry.id, member.name AS by_name, member.sign_in_name AS by_sign_in, entry.at, entry.kind, entry.source, entry.target_id, entry.struck, entry.sample,
-            entry.jar, entry.rewritten, entry.worked, entry.done, entry.strip, entry.as_typed,
-            finding.id AS finding, finding.test, finding.outcomes, finding.number, finding.put_right, finding.measured, finding.extras
-        FROM entry INNER JOIN member ON member.id = entry.by_id LEFT JOIN recorded_finding finding ON finding.entry_id = entry.id
-        WHERE entry.job_id = ? ORDER BY entry.id, finding.id
+        SELECT entry.id, member.name AS by_name, member.sign_in_name AS by_sign_in, entry.at, entry.kind, entry.source, entry.target_id, entry.struck, entry.content_kind, entry.content
+        FROM entry INNER JOIN member ON member.id = entry.by_id
+        WHERE entry.job_id = ? ORDER BY entry.id
         SQL;
 
     /** Of what others recorded; the page is opened for the rest. */
     private const MOST_NEWS = 5;
 
-    public function __construct(private Connection $connection, private JobRepository $jobs, private Carburetors $carburetors)
+    /** So far back a shop looks into its past: older hands and prices say less. */
+    private const PAST_JOBS = 400;
+    private const PAST_ENTRIES = 20_000;
+
+    public function __construct(private Connection $connection, private JobRepository $jobs, private Carburetors $carburetors, private EventFormat $format)
     {
     }
 
@@ -44,17 +44,10 @@ final readonly class RecordReader
     {
         /** @var list<Row> $rows */
         $rows = $this->connection->fetchAllAssociative(self::ROWS, [$job->getId()]);
-        $findings = [];
-        foreach ($rows as $row) {
-            if (null !== $row['finding']) {
-                $findings[$row['id']][] = $row;
-            }
-        }
-
         $entries = [];
-        foreach (array_column($rows, null, 'id') as $id => $row) {
-            $entries[$id] = new Entry(
-                $id,
+        foreach ($rows as $row) {
+            $entries[$row['id']] = new Entry(
+                $row['id'],
                 $job,
                 new Author($row['by_name'], $row['by_sign_in']),
                 new \DateTimeImmutable($row['at']),
@@ -62,9 +55,9 @@ final readonly class RecordReader
                 Source::from($row['source']),
                 $entries[$row['target_id'] ?? 0] ?? null,
                 1 === $row['struck'],
-                JarSample::tryFrom($row['sample'] ?? ''),
-                $row,
-                $findings[$id] ?? [],
+                ContentKind::from($row['content_kind']),
+                $row['content'],
+                $this->format,
             );
         }
 
@@ -87,6 +80,49 @@ final readonly class RecordReader
         $record = [] === $news ? null : $this->ofJob($job);
 
         return null === $record ? [] : array_values(array_filter($record->entries, static fn (Entry $entry): bool => \in_array($entry->id, $news, true)));
+    }
+
+    /** @return list<array{job: int, choice: string}> what was chosen at a step on the machines that went home last, by machine and in order */
+    public function choicesOfMachinesGone(string $step): array
+    {
+        /** @var list<array{job: int, choice: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative(\sprintf(<<<'SQL'
+            SELECT entry.job_id AS job, JSON_VALUE(entry.content, '$.choice') AS choice
+            FROM (SELECT id FROM job WHERE handed_back_at IS NOT NULL ORDER BY handed_back_at DESC LIMIT %d) home
+            INNER JOIN entry ON entry.job_id = home.id
+            WHERE entry.struck = 0 AND entry.kind <> 'withdrawal' AND entry.content_kind = 'step' AND JSON_VALUE(entry.content, '$.step') = ?
+            ORDER BY entry.job_id, entry.id
+            SQL, self::PAST_JOBS), [$step]);
+
+        return $rows;
+    }
+
+    /** @return array<mixed> what a calculation was told the last time it was put into a record; empty when it never was of late */
+    public function lastWorkedOut(string $calculation): array
+    {
+        $last = $this->connection->fetchOne(\sprintf(<<<'SQL'
+            SELECT JSON_EXTRACT(content, '$.worked.in') FROM entry
+            WHERE struck = 0 AND id > (SELECT MAX(id) FROM entry) - %d AND content_kind = 'observed' AND JSON_VALUE(content, '$.worked.calculation') = ?
+            ORDER BY id DESC LIMIT 1
+            SQL, self::PAST_ENTRIES), [$calculation]);
+        $in = \is_string($last) ? json_decode($last, true, flags: \JSON_THROW_ON_ERROR) : [];
+
+        return \is_array($in) ? $in : [];
+    }
+
+    /**
+     * Writes over what was rewritten on a job's sheet: the one thing in a record that can be erased, because it may be personal.
+     *
+     * @param \Closure(Rewritten): Rewritten $erase
+     */
+    public function eraseRewritten(Job $job, \Closure $erase): void
+    {
+        foreach ($this->ofJob($job)->entries as $entry) {
+            $content = $entry->content();
+            if ($content instanceof Rewritten) {
+                $this->connection->update('entry', ['content' => $erase($content)->toArray()], ['id' => $entry->id], ['content' => Types::JSON]);
+            }
+        }
     }
 
     /** Writes down what an entry's later ones make of it. */

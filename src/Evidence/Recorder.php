@@ -5,9 +5,17 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Content\BenchMove;
+use AwakeShed\App\Evidence\Content\Content;
+use AwakeShed\App\Evidence\Content\JarRead;
+use AwakeShed\App\Evidence\Content\Observed;
+use AwakeShed\App\Evidence\Content\Rewritten;
+use AwakeShed\App\Evidence\Content\StepDone;
+use AwakeShed\App\Evidence\Content\WorkedOut;
+use AwakeShed\App\Job\ClosedJob;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobSheet;
-use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\PartsLedger;
@@ -22,22 +30,16 @@ use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Gate\JobProgress;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 
-/**
- * The one way into a job's record.
- *
- * Each call is one transaction that holds the job's row, so two people at one machine write one after the other and
- * both see the gates as they stand; each does its work at most once per request key.
- */
+/** The one way into a job's record; whoever writes sees the gates as they stand ({@see JobWriter}). */
 final readonly class Recorder
 {
     public function __construct(
         private EntityManagerInterface $entities,
         private RecordReader $entries,
-        private OncePerKey $once,
+        private JobWriter $writer,
         private ClockInterface $clock,
         private Vocabulary $vocabulary,
         private Gatekeeper $gatekeeper,
@@ -64,9 +66,8 @@ final readonly class Recorder
         $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source, $worked): NewEntry {
             // What another shop found is history here, whatever order it was found in.
             $this->check(Source::Import === $source ? null : $record->case(), $events);
-            $entry = NewEntry::observation($job, $by, $this->clock->now(), $source, $events);
 
-            return null === $worked ? $entry : $entry->workedOutBy($worked);
+            return NewEntry::observation($job, $by, $this->clock->now(), $source, new Observed($events, $worked));
         });
     }
 
@@ -88,7 +89,7 @@ final readonly class Recorder
             if ($state->isClosed()) {
                 throw new ClosedStep($state);
             }
-            $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, [])->doing($act);
+            $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new StepDone($act));
             if (null !== $also) {
                 $also($entry);
             }
@@ -115,7 +116,7 @@ final readonly class Recorder
             $move = $make($record->ledger());
             $found = $finds($record->ledger()->after($move));
             $this->check($record->case(), $found);
-            $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, $found)->moving($move);
+            $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new BenchMove($move, $found));
             if (null !== $also) {
                 $also($entry, $move);
             }
@@ -127,21 +128,19 @@ final readonly class Recorder
     /**
      * Says what an earlier entry should have said.
      *
-     * @param list<Finding|PutRight> $events
-     *
      * @throws ClosedJob
      * @throws StaleEntry                           when somebody else corrected or took back the entry first
      * @throws \AwakeShed\Core\Evidence\UnknownWord
      */
-    public function correct(Entry $target, Member $by, RequestKey $key, array $events): void
+    public function correct(Entry $target, Member $by, RequestKey $key, Content $content): void
     {
-        foreach ($events as $event) {
+        foreach ($content->events() as $event) {
             if ($event instanceof Finding) {
                 $this->vocabulary->check($event);
             }
         }
-        $this->change($target->job, $by, $key, function (Record $record) use ($target, $by, $events): NewEntry {
-            return NewEntry::correction($target, $this->target($target, $record), $by, $this->clock->now(), $events);
+        $this->change($target->job, $by, $key, function (Record $record) use ($target, $by, $content): NewEntry {
+            return NewEntry::correction($target, $this->target($target, $record), $by, $this->clock->now(), $content);
         });
     }
 
@@ -156,11 +155,10 @@ final readonly class Recorder
         $this->change($target->job, $by, $key, function (Record $record) use ($target, $by): NewEntry {
             $entity = $this->target($target, $record);
             // Taking back that something was taken back writes it again.
-            $undone = EntryKind::Withdrawal === $target->kind
-                ? $target->target?->rewritten()['after'] ?? []
-                : $target->rewritten()['before'] ?? [];
-            if ([] !== $undone) {
-                JobSheet::write($target->job, $undone);
+            $isAgain = EntryKind::Withdrawal === $target->kind;
+            $undone = $isAgain ? $target->target?->content() : $target->content();
+            if ($undone instanceof Rewritten) {
+                JobSheet::write($target->job, $isAgain ? $undone->after : $undone->before);
             }
 
             return NewEntry::withdrawal($target, $entity, $by, $this->clock->now());
@@ -182,7 +180,7 @@ final readonly class Recorder
             $write($record);
             $changes = $before->changesTo(JobSheet::of($job));
 
-            return [] === $changes['after'] ? null : NewEntry::rewriting($job, $by, $this->clock->now(), $changes);
+            return [] === $changes['after'] ? null : NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new Rewritten($changes['before'], $changes['after']));
         }, $evenIfHandedBack);
     }
 
@@ -200,12 +198,11 @@ final readonly class Recorder
         $this->change($job, $by, $key, function (Record $record) use ($job, $sample, $by, $read, $asTyped, $isNewJar): NewEntry {
             $jar = $read($record);
             $before = $isNewJar ? null : $record->jarEntry($sample);
-            $events = $jar->findings($sample);
-            $entry = null === $before
-                ? NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, $events)
-                : NewEntry::correction($before, $this->target($before, $record), $by, $this->clock->now(), $events);
+            $content = new JarRead($sample, $jar, $jar->findings($sample), $asTyped);
 
-            return $entry->withJar($sample, $jar)->typedAs($asTyped);
+            return null === $before
+                ? NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, $content)
+                : NewEntry::correction($before, $this->target($before, $record), $by, $this->clock->now(), $content);
         });
     }
 
@@ -224,14 +221,8 @@ final readonly class Recorder
     /** @param \Closure(Record): ?NewEntry $make null when nothing came of it */
     private function change(Job $job, Member $by, RequestKey $key, \Closure $make, bool $evenIfHandedBack = false): void
     {
-        $this->once->run($key, $by, function () use ($job, $make, $evenIfHandedBack): null {
-            $this->entities->lock($job, LockMode::PESSIMISTIC_WRITE);
-            $this->entities->refresh($job);
-            if ($job->isHandedBack() && !$evenIfHandedBack) {
-                throw new ClosedJob();
-            }
-            $record = $this->open($job);
-            $entry = $make($record);
+        $this->writer->write($job, $by, $key, function () use ($job, $make): null {
+            $entry = $make($this->open($job));
             if (null === $entry) {
                 return null;
             }
@@ -240,7 +231,7 @@ final readonly class Recorder
             $this->recompute($job);
 
             return null;
-        });
+        }, $evenIfHandedBack);
     }
 
     /**

@@ -15,7 +15,7 @@ use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Presentation\Measure;
 use AwakeShed\App\Presentation\Quantities;
 use AwakeShed\App\Presentation\Words;
@@ -60,7 +60,7 @@ final class FuelController extends AbstractController
         private readonly WasteRepository $waste,
         private readonly Quantities $quantities,
         private readonly ButtonForm $button,
-        private readonly OncePerKey $once,
+        private readonly JobWriter $writer,
     ) {
     }
 
@@ -128,7 +128,7 @@ final class FuelController extends AbstractController
 
             return $this->page($job, $sample, $form);
         }
-        $this->once->run(RequestKeyExtension::keyOf($form, $request), $member, function () use ($job, $sample, $member, $height, $entities): null {
+        $this->writer->write($job, $member, RequestKeyExtension::keyOf($form, $request), function () use ($job, $sample, $member, $height, $entities): null {
             $now = $this->clock->now();
             $seconds = (int) ceil(Settling::fullWait($height)->inSeconds());
             $entities->persist(new Wait($job, WaitKind::settling($sample), $member, $now, $now->modify(\sprintf('+%d seconds', $seconds))));
@@ -233,13 +233,13 @@ final class FuelController extends AbstractController
     private function apply(JarInput $input, JarPart $part, JarSample $sample, Record $record, FormInterface $form): JarReading
     {
         $basedOn = $form->get(JarPartType::BASED_ON)->getData();
-        $before = is_numeric($basedOn) ? $record->entry((int) $basedOn)?->jar() : null;
+        $before = is_numeric($basedOn) ? $record->entry((int) $basedOn)?->jarRead()?->jar : null;
         $standing = $record->jarEntry($sample);
-        if (!$part->isSameIn($before, $standing?->jar())) {
-            throw new ChangedMeanwhile(self::whoSet($part, $standing?->jar(), $sample, $record), $standing?->id);
+        if (!$part->isSameIn($before, $standing?->jarRead()?->jar)) {
+            throw new ChangedMeanwhile(self::whoSet($part, $standing?->jarRead()?->jar, $sample, $record), $standing?->id);
         }
 
-        return $input->appliedTo($standing?->jar() ?? new JarReading());
+        return $input->appliedTo($standing?->jarRead()->jar ?? new JarReading());
     }
 
     /** Who first saved this card as it stands; later entries carry it along with other cards. */
@@ -247,8 +247,8 @@ final class FuelController extends AbstractController
     {
         $by = null;
         foreach (array_reverse($record->entries) as $entry) {
-            if ($entry->sample === $sample) {
-                if (!$part->isSameIn($entry->jar(), $standing)) {
+            if ($entry->isOfJar($sample)) {
+                if (!$part->isSameIn($entry->jarRead()?->jar, $standing)) {
                     break;
                 }
                 $by = $entry->by;

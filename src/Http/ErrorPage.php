@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Http;
 
-use AwakeShed\App\Evidence\ClosedJob;
 use AwakeShed\App\Evidence\ClosedStep;
 use AwakeShed\App\Evidence\ClosedTest;
 use AwakeShed\App\Evidence\StaleEntry;
+use AwakeShed\App\Job\ClosedJob;
 use AwakeShed\App\Job\HeldBack;
 use AwakeShed\App\Once\KeyConflict;
 use AwakeShed\App\Presentation\Words;

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Content\JarRead;
+use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\Source;
-use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\School\Schools;
@@ -23,7 +24,7 @@ final readonly class Intake
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private OncePerKey $once,
+        private JobWriter $writer,
         private Recorder $recorder,
         private PhotoStore $photos,
         private ClockInterface $clock,
@@ -46,7 +47,7 @@ final readonly class Intake
             $this->photos->add($job, $by, array_values(array_map(static fn (UploadedFile $photo): string => $photo->getPathname(), $input->photos)));
             $claims = $input->claims();
 
-            return [] === $claims ? [] : [NewEntry::observation($job, $by, $this->clock->now(), Source::Intake, $claims)];
+            return [] === $claims ? [] : [NewEntry::observation($job, $by, $this->clock->now(), Source::Intake, new Observed($claims))];
         });
     }
 
@@ -65,10 +66,10 @@ final readonly class Intake
                 $job->follow($question, $school);
             }
             $now = $this->clock->now();
-            $entries = [] === $case->events ? [] : [NewEntry::observation($job, $by, $now, Source::Import, $case->events)];
+            $entries = [] === $case->events ? [] : [NewEntry::observation($job, $by, $now, Source::Import, new Observed($case->events))];
             foreach ($case->jars as $sample => $jar) {
                 // What the jar says in the vocabulary's words is among the findings already, in its place.
-                $entries[] = NewEntry::observation($job, $by, $now, Source::Import, [])->withJar(JarSample::from($sample), $jar);
+                $entries[] = NewEntry::observation($job, $by, $now, Source::Import, new JarRead(JarSample::from($sample), $jar, []));
             }
 
             return $entries;
@@ -97,14 +98,10 @@ final readonly class Intake
     {
         $job = new Job($machine, $by, $this->clock->now());
 
-        return $this->once->run($key, $by, function () use ($job, $fill): int {
-            $this->entities->persist($job);
-            $entries = $fill($job);
-            array_map($this->entities->persist(...), $entries);
+        return $this->writer->begin($job, $by, $key, function () use ($job, $fill): void {
+            array_map($this->entities->persist(...), $fill($job));
             $this->entities->flush();
             $this->recorder->recompute($job);
-
-            return $job->getId();
-        }) ?? throw new \LogicException('Taking in made a job.');
+        });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
+use AwakeShed\App\Evidence\Content\ContentKind;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\Core\Gate\Progress;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
@@ -63,7 +64,7 @@ final class JobRepository extends ServiceEntityRepository
         $jobs = $this->createQueryBuilder('job')
             ->addSelect('machine')
             ->innerJoin('job.machine', 'machine')
-            ->where('job.handedBackAt IS NULL AND EXISTS (SELECT entry.id FROM '.NewEntry::class.' entry WHERE entry.job = job AND entry.strip IS NOT NULL)')
+            ->where('job.handedBackAt IS NULL AND EXISTS (SELECT entry.id FROM '.NewEntry::class.' entry WHERE entry.job = job AND entry.contentKind = :move)')->setParameter('move', ContentKind::BenchMove)
             ->orderBy('job.id', 'DESC')->setMaxResults($most)
             ->getQuery()->getResult();
 

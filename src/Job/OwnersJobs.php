@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
-use AwakeShed\App\Evidence\NewEntry;
-use Doctrine\DBAL\Types\Types;
+use AwakeShed\App\Evidence\Content\Rewritten;
+use AwakeShed\App\Evidence\RecordReader;
 use Doctrine\ORM\EntityManagerInterface;
 
 /** Whose machines the jobs are about: found by name, and made nobody's. */
@@ -17,7 +17,7 @@ final readonly class OwnersJobs
     /** On a job's sheet, and so in what its history says was rewritten ({@see JobSheet}). */
     private const PERSONAL = ['owner', 'contact', 'remarks'];
 
-    public function __construct(private EntityManagerInterface $entities)
+    public function __construct(private EntityManagerInterface $entities, private RecordReader $record)
     {
     }
 
@@ -55,29 +55,28 @@ final readonly class OwnersJobs
             $machine = $job->getMachine();
             $machine->describe($machine->getLabel(), $machine->facts(), self::NOBODY, '');
             $job->wantedFor($job->getWantedBy(), '');
-            $this->eraseHistory($job);
+            $this->record->eraseRewritten($job, self::erased(...));
         }
 
         return \count($jobs);
     }
 
-    private function eraseHistory(Job $job): void
+    private static function erased(Rewritten $rewritten): Rewritten
     {
-        $connection = $this->entities->getConnection();
-        $table = $this->entities->getClassMetadata(NewEntry::class)->getTableName();
-        foreach ($connection->fetchAllKeyValue("SELECT id, rewritten FROM $table WHERE job_id = ? AND rewritten IS NOT NULL", [$job->getId()]) as $id => $packed) {
-            $rewritten = \is_string($packed) ? json_decode($packed, true, flags: \JSON_THROW_ON_ERROR) : null;
-            if (!\is_array($rewritten)) {
-                continue;
-            }
-            foreach (['before', 'after'] as $side) {
-                $said = \is_array($rewritten[$side] ?? null) ? $rewritten[$side] : [];
-                foreach (array_intersect(self::PERSONAL, array_keys($said)) as $key) {
-                    $said[$key] = 'owner' === $key ? self::NOBODY : '';
-                }
-                $rewritten[$side] = $said;
-            }
-            $connection->update($table, ['rewritten' => $rewritten], ['id' => $id], ['rewritten' => Types::JSON]);
+        return new Rewritten(self::without($rewritten->before), self::without($rewritten->after));
+    }
+
+    /**
+     * @param array<string, mixed> $said
+     *
+     * @return array<string, mixed>
+     */
+    private static function without(array $said): array
+    {
+        foreach (array_intersect(self::PERSONAL, array_keys($said)) as $key) {
+            $said[$key] = 'owner' === $key ? self::NOBODY : '';
         }
+
+        return $said;
     }
 }

@@ -10,7 +10,7 @@ use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Job\JobWriter;
 use AwakeShed\Core\Gate\GateWalk;
 use League\Flysystem\FilesystemException;
 use Psr\Clock\ClockInterface;
@@ -28,7 +28,7 @@ final class PhotoController extends AbstractController
 {
     #[Route('/jobs/{job}/photos', name: 'photo_add', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function add(Job $job, Request $request, PhotoStore $store, GateWalk $walk, ButtonForm $button, OncePerKey $once, #[CurrentUser] Member $member): Response
+    public function add(Job $job, Request $request, PhotoStore $store, GateWalk $walk, ButtonForm $button, JobWriter $writer, #[CurrentUser] Member $member): Response
     {
         if (0 === $request->request->count() && [] === $request->files->all()) {
             // PHP drops the whole form, token and all, when it is over post_max_size.
@@ -48,7 +48,7 @@ final class PhotoController extends AbstractController
         $gate = $button->text($request, 'gate');
         $isPlace = 1 === preg_match('/^place-(\d{1,3})$/', $gate, $place);
         $gate = $isPlace || $walk->has($gate) ? $gate : null;
-        $once->run($key, $member, static function () use ($files, $store, $job, $member, $gate): null {
+        $writer->write($job, $member, $key, static function () use ($files, $store, $job, $member, $gate): null {
             $store->add($job, $member, array_values(array_map(static fn (UploadedFile $file): string => $file->getPathname(), $files)), $gate);
 
             return null;
@@ -66,9 +66,9 @@ final class PhotoController extends AbstractController
 
     #[Route('/photos/{id}/remove', name: 'photo_remove', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'photo')]
-    public function remove(#[MapEntity] Photo $photo, Request $request, ButtonForm $button, OncePerKey $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    public function remove(#[MapEntity] Photo $photo, Request $request, ButtonForm $button, JobWriter $writer, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
-        $once->run($button->check($request), $member, static function () use ($photo, $clock): null {
+        $writer->write($photo->getJob(), $member, $button->check($request), static function () use ($photo, $clock): null {
             null === $photo->getRemovedAt() ? $photo->remove($clock->now()) : $photo->bringBack();
 
             return null;

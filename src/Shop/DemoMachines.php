@@ -14,7 +14,7 @@ use League\Flysystem\FilesystemOperator;
 final readonly class DemoMachines
 {
     /** What hangs on an entry, and then what hangs on a job, in the order in which it can go. */
-    private const BY_ENTRY = ['oil_move', 'recorded_finding'];
+    private const BY_ENTRY = ['oil_move'];
     private const BY_JOB = ['waste_portion', 'wait', 'wanted_part', 'trace', 'photo', 'entry'];
 
     public function __construct(private Connection $database, private FilesystemOperator $photos)

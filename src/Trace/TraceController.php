@@ -20,7 +20,9 @@ use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Presentation\TraceDrawing;
 use AwakeShed\App\Presentation\Words;
 use AwakeShed\App\Spec\SpecBook;
@@ -63,6 +65,7 @@ final class TraceController extends AbstractController
         private readonly TraceRepository $traces,
         private readonly EntityManagerInterface $entities,
         private readonly OncePerKey $once,
+        private readonly JobWriter $writer,
         private readonly ButtonForm $button,
         private readonly ClockInterface $clock,
         private readonly Calculations $calculations,
@@ -100,7 +103,7 @@ final class TraceController extends AbstractController
         } catch (Refusal $refusal) {
             return $this->list($kind, $job, $this->words->refusal($refusal), $pasted);
         }
-        $id = $this->once->run($key, $member, function () use ($kind, $job, $name, $member, $series): int {
+        $id = $this->run($job, $key, $member, function () use ($kind, $job, $name, $member, $series): int {
             $trace = Trace::imported($kind, $job, mb_scrub($name), $member, $this->clock->now(), $series);
             $this->entities->persist($trace);
             $this->entities->flush();
@@ -121,7 +124,7 @@ final class TraceController extends AbstractController
             $this->closed->demandOpen($job, $kind->act());
         }
         $play = Scenario::tryFrom($this->button->text($request, 'play')) ?? Scenario::of($kind)[0];
-        $id = $this->once->run($key, $member, function () use ($kind, $job, $play, $member): int {
+        $id = $this->run($job, $key, $member, function () use ($kind, $job, $play, $member): int {
             $trace = Trace::begun($kind, $job, $play->value, $member, $this->clock->now());
             $this->entities->persist($trace);
             $this->entities->flush();
@@ -224,7 +227,7 @@ final class TraceController extends AbstractController
     public function stop(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
     {
         $key = $this->button->check($request);
-        $this->once->run($key, $member, static function () use ($trace): null {
+        $this->run($trace->getJob(), $key, $member, static function () use ($trace): null {
             $trace->end();
 
             return null;
@@ -340,5 +343,15 @@ final class TraceController extends AbstractController
             ob_flush();
         }
         flush();
+    }
+
+    /**
+     * A recording of a job is written as everything of a job is; one of nobody's only once.
+     *
+     * @param \Closure(): (int|null) $change
+     */
+    private function run(?Job $job, RequestKey $key, Member $member, \Closure $change): ?int
+    {
+        return null === $job ? $this->once->run($key, $member, $change) : $this->writer->write($job, $member, $key, $change);
     }
 }

@@ -8,7 +8,7 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\OwnVoter;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\JobResolver;
-use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Job\JobWriter;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -26,12 +26,12 @@ final class WaitController extends AbstractController
     /** It takes otherwise long than was reckoned. */
     #[Route('/waits/{id}/minutes', name: 'wait_minutes', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'wait')]
-    public function minutes(#[MapEntity] Wait $wait, Request $request, ButtonForm $button, OncePerKey $once, #[CurrentUser] Member $member): Response
+    public function minutes(#[MapEntity] Wait $wait, Request $request, ButtonForm $button, JobWriter $writer, #[CurrentUser] Member $member): Response
     {
         $key = $button->check($request);
         $minutes = filter_var($button->text($request, 'minutes'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_MINUTES]]);
         if (\is_int($minutes)) {
-            $once->run($key, $member, static function () use ($wait, $minutes): null {
+            $writer->write($wait->getJob(), $member, $key, static function () use ($wait, $minutes): null {
                 $wait->take($minutes);
 
                 return null;
@@ -47,9 +47,9 @@ final class WaitController extends AbstractController
     /** Somebody has come back to what waited. */
     #[Route('/waits/{id}/end', name: 'wait_end', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'wait')]
-    public function end(#[MapEntity] Wait $wait, Request $request, ButtonForm $button, OncePerKey $once, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    public function end(#[MapEntity] Wait $wait, Request $request, ButtonForm $button, JobWriter $writer, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
-        $once->run($button->check($request), $member, static function () use ($wait, $clock): null {
+        $writer->write($wait->getJob(), $member, $button->check($request), static function () use ($wait, $clock): null {
             $wait->end($clock->now());
 
             return null;

@@ -14,6 +14,7 @@ use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Refusal;
@@ -36,6 +37,7 @@ final class WasteController extends AbstractController
         private readonly WasteRepository $waste,
         private readonly EntityManagerInterface $entities,
         private readonly OncePerKey $once,
+        private readonly JobWriter $writer,
         private readonly ClockInterface $clock,
         private readonly WasteLedger $ledger,
         private readonly Trail $trail,
@@ -129,7 +131,7 @@ final class WasteController extends AbstractController
         $form->handleRequest($request);
         [$stream, $volume] = [$form->get('stream')->getData(), $form->get('volume')->getData()];
         if ($form->isSubmitted() && $form->isValid() && $stream instanceof WasteStream && $volume instanceof Volume) {
-            $this->once->run(RequestKeyExtension::keyOf($form, $request), $member, function () use ($job, $stream, $volume, $member): null {
+            $this->writer->write($job, $member, RequestKeyExtension::keyOf($form, $request), function () use ($job, $stream, $volume, $member): null {
                 $this->ledger->pour($job, $stream, $volume, $member);
 
                 return null;
@@ -146,7 +148,7 @@ final class WasteController extends AbstractController
     #[IsGranted(OwnVoter::MEND, 'portion')]
     public function takeBack(#[MapEntity] WastePortion $portion, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $this->once->run($button->check($request), $member, function () use ($portion): null {
+        $this->writer->write($portion->getJob(), $member, $button->check($request), function () use ($portion): null {
             $portion->takeBack($this->clock->now());
 
             return null;

@@ -32,7 +32,7 @@ final readonly class ActRecorder
     /**
      * @param Oil|null $oil what was filled in, where it came off the shelf
      *
-     * @throws \AwakeShed\App\Evidence\ClosedJob
+     * @throws \AwakeShed\App\Job\ClosedJob
      * @throws \AwakeShed\App\Evidence\ClosedStep
      * @throws \AwakeShed\Core\Stage\ImpossibleAct
      */

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Evidence;
 
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Evidence\ClosedJob;
 use AwakeShed\App\Evidence\ClosedTest;
+use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\StaleEntry;
+use AwakeShed\App\Job\ClosedJob;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\UnknownWord;
@@ -61,7 +62,7 @@ final class RecorderTest extends ShedTestCase
 
         $this->found($job, Finding::observed('look.oil_colour', 'milky'));
         $milky = $last();
-        $recorder->correct($milky, $member, RequestKey::fresh(), [Finding::observed('look.oil_colour', 'dark')]);
+        $recorder->correct($milky, $member, RequestKey::fresh(), new Observed([Finding::observed('look.oil_colour', 'dark')]));
         $correction = $last();
         self::assertSame(['dark'], $stands());
         $recorder->withdraw($correction, $member, RequestKey::fresh());
@@ -79,7 +80,7 @@ final class RecorderTest extends ShedTestCase
         $job = $this->job();
         $this->found($job, Finding::observed('look.oil_smell', 'gas'));
         $entry = $this->record($job)->standingEntry('look.oil_smell') ?? self::fail();
-        self::service(Recorder::class)->correct($entry, $this->member(Role::Technician), RequestKey::fresh(), [Finding::observed('look.oil_smell', 'none')]);
+        self::service(Recorder::class)->correct($entry, $this->member(Role::Technician), RequestKey::fresh(), new Observed([Finding::observed('look.oil_smell', 'none')]));
         self::assertSame(Progress::AtGates, $this->again($job)->getStand());
     }
 

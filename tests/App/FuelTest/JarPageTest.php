@@ -47,8 +47,8 @@ final class JarPageTest extends ShedTestCase
         $this->assertSays('10 ± 0.6 % ethanol: E10.');
         $this->assertSays('Naive, growth over fuel: 9.22 %. Corrected for the contraction of ethanol and water: 9.96 %.');
         $this->assertSays('this reading cannot tell on which side');
-        self::assertSame('18,3 mL', $this->record($job)->jarEntry(JarSample::Tank)?->asTyped()['aqueous']);
-        self::assertSame('68 °F', $this->record($job)->jarEntry(JarSample::Tank)->asTyped()['at']);
+        self::assertSame('18,3 mL', $this->record($job)->jarEntry(JarSample::Tank)?->jarRead()?->asTyped['aqueous']);
+        self::assertSame('68 °F', $this->record($job)->jarEntry(JarSample::Tank)->jarRead()->asTyped['at']);
     }
 
     public function testImpossibleReadingsAreRefusedWithTheReasonAndKept(): void

@@ -107,7 +107,7 @@ final class ShopTest extends ShedTestCase
         $this->browser->submit($page->selectButton('Erase')->form(['sure' => 'erase']));
         self::entities()->clear();
         self::assertSame(['Erased', ''], [$this->again($job)->getMachine()->getOwnerName(), $this->again($job)->getRemarks()]);
-        foreach (['entry', 'machine', 'job', 'audit_note', 'recorded_finding'] as $table) {
+        foreach (['entry', 'machine', 'job', 'audit_note'] as $table) {
             self::assertStringNotContainsStringIgnoringCase('Ottoline', json_encode(self::entities()->getConnection()->fetchAllAssociative("SELECT * FROM $table"), \JSON_THROW_ON_ERROR), $table);
         }
     }
@@ -126,7 +126,7 @@ final class ShopTest extends ShedTestCase
         } catch (UnreadableShop $refusal) {
             self::assertSame('shop.not_empty', $refusal->reason());
         }
-        foreach (['recorded_finding', 'entry', 'job', 'machine'] as $table) {
+        foreach (['entry', 'job', 'machine'] as $table) {
             self::entities()->getConnection()->executeStatement("DELETE FROM $table");
         }
         self::entities()->clear();

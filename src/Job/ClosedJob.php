@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Evidence;
+namespace AwakeShed\App\Job;
 
 /** The machine has gone home; its record is read, not written, until it is taken back. */
 final class ClosedJob extends \DomainException
