@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Presentation\Look;
+use AwakeShed\App\Presentation\Preferences;
+use AwakeShed\App\Presentation\UnitSystem;
 use AwakeShed\Core\Units\Length;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
@@ -13,7 +16,7 @@ use Symfony\Component\Security\Core\User\UserInterface;
 
 /** A person of the shop who may sign in. */
 #[ORM\Entity(repositoryClass: MemberRepository::class)]
-class Member implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
+class Member implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface, Preferences
 {
     public const LONGEST_NAME = 60;
 
@@ -182,9 +185,9 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
         $this->active = true;
     }
 
-    public function getId(): ?int
+    public function getId(): int
     {
-        return $this->id;
+        return $this->id ?? throw new \LogicException('A person has their number once they are saved.');
     }
 
     public function getSignInName(): string

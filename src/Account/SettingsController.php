@@ -8,6 +8,8 @@ use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\Transaction;
+use AwakeShed\App\Presentation\Look;
+use AwakeShed\App\Presentation\UnitSystem;
 use AwakeShed\Core\Units\Length;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;

@@ -9,9 +9,9 @@ use AwakeShed\App\Calc\Input\SeriesInput;
 use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Content\WorkedOut;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Refusal;
@@ -40,7 +40,7 @@ final class CalcController extends AbstractController
     }
 
     #[Route('/bench', name: 'bench', methods: ['GET'])]
-    #[Route('/jobs/{job}/bench', name: 'job_bench', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/jobs/{job}/bench', name: 'job_bench', requirements: ['job' => Address::NUMBER], methods: ['GET'])]
     public function index(?Job $job = null): Response
     {
         $topics = [];
@@ -52,7 +52,7 @@ final class CalcController extends AbstractController
     }
 
     #[Route('/bench/{name}', name: 'calc', requirements: ['name' => self::NAME], methods: ['GET'])]
-    #[Route('/jobs/{job}/bench/{name}', name: 'job_calc', requirements: ['job' => JobResolver::NUMBER, 'name' => self::NAME], methods: ['GET'])]
+    #[Route('/jobs/{job}/bench/{name}', name: 'job_calc', requirements: ['job' => Address::NUMBER, 'name' => self::NAME], methods: ['GET'])]
     public function calculate(string $name, Request $request, ?Job $job = null): Response
     {
         $calculation = $this->named($name);
@@ -67,7 +67,7 @@ final class CalcController extends AbstractController
         return $this->page($calculation, $form, $looked, $job);
     }
 
-    #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => JobResolver::NUMBER, 'name' => self::NAME], methods: ['POST'])]
+    #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => Address::NUMBER, 'name' => self::NAME], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function save(Job $job, string $name, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {

@@ -50,7 +50,7 @@ final readonly class CalcForms
     /** @return array<string, FoundFigure> by input */
     public function looked(Calculation $calculation, Job $job): array
     {
-        $lookup = $this->specs->of($job->getMachine());
+        $lookup = $this->specs->lookUp($job->getMachine()->facts(), $job->getMachine()->getSpec());
         $looked = [];
         foreach ($calculation->inputs() as $name => $input) {
             $found = $input instanceof AmountInput && null !== $input->figure ? $lookup->find($input->figure) : null;

@@ -7,8 +7,8 @@ namespace AwakeShed\App\Carburetor;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Evidence\RecordReader;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobRepository;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
@@ -26,7 +26,7 @@ final readonly class Bath
     /** More than lie apart in any shop at once. */
     private const MOST_JOBS = 12;
 
-    public function __construct(private JobRepository $jobs, private Recorder $recorder, private Carburetors $carburetors, private EntityManagerInterface $entities, private ClockInterface $clock)
+    public function __construct(private RecordReader $records, private Recorder $recorder, private Carburetors $carburetors, private EntityManagerInterface $entities, private ClockInterface $clock)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class Bath
     public function waiting(): array
     {
         $batch = [];
-        foreach ($this->jobs->withStrips(self::MOST_JOBS) as $job) {
+        foreach ($this->records->jobsAtTheBench(self::MOST_JOBS) as $job) {
             $ledger = $this->recorder->open($job)->ledger();
             $parts = array_filter($ledger->parts, fn (Part $part): bool => !$part->isOn
                 && !\in_array(Method::Ultrasonic->value, $part->cleaned, true)

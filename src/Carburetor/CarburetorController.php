@@ -8,9 +8,9 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Photo\Photo;
@@ -36,7 +36,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The carburetor bench of a job: what comes off, the passages, the cleaning, what goes back, the check before the covers. */
-#[Route('/jobs/{job}/carburetor', requirements: ['job' => JobResolver::NUMBER])]
+#[Route('/jobs/{job}/carburetor', requirements: ['job' => Address::NUMBER])]
 final class CarburetorController extends AbstractController
 {
     private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check'];
@@ -118,7 +118,7 @@ final class CarburetorController extends AbstractController
         if ('' === $name || [] === $ledger->parts) {
             $this->addFlash('said', 'A template wants a name, and a ledger with parts.');
         } else {
-            $once->run($key, $member, static function () use ($entities, $name, $ledger, $member, $clock): null {
+            $once->run($key, $member->getId(), static function () use ($entities, $name, $ledger, $member, $clock): null {
                 $entities->persist(new OwnTemplate($name, $ledger->type->id ?? Carburetors::FREE, RemovalTemplate::of($ledger), $member, $clock->now()));
 
                 return null;

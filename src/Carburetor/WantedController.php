@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Exchange\CsvText;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Job\JobWriter;
+use AwakeShed\App\Presentation\CsvText;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -44,13 +44,13 @@ final class WantedController extends AbstractController
         return new Response($csv, headers: ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="parts.csv"']);
     }
 
-    #[Route('/jobs/{job}/parts', name: 'job_parts', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/jobs/{job}/parts', name: 'job_parts', requirements: ['job' => Address::NUMBER], methods: ['GET'])]
     public function ofJob(Job $job): Response
     {
         return $this->page($job, [], null);
     }
 
-    #[Route('/jobs/{job}/parts', name: 'job_parts_want', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/jobs/{job}/parts', name: 'job_parts_want', requirements: ['job' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function want(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
@@ -73,7 +73,7 @@ final class WantedController extends AbstractController
         return $this->redirectToRoute('job_parts', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/parts/{id}/{state}', name: 'part_becomes', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/parts/{id}/{state}', name: 'part_becomes', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD)]
     public function becomes(#[MapEntity(mapping: ['id' => 'id'])] WantedPart $part, WantedState $state, Request $request, #[CurrentUser] Member $member): Response
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\FaultModel;
@@ -43,7 +43,7 @@ final class FaultController extends AbstractController
         return $this->render('diagnosis/fault.html.twig', $this->known($fault) + ['job' => null, 'suspect' => null]);
     }
 
-    #[Route('/jobs/{job}/faults/{fault}', name: 'job_fault', requirements: ['job' => JobResolver::NUMBER, 'fault' => self::FAULT], methods: ['GET'])]
+    #[Route('/jobs/{job}/faults/{fault}', name: 'job_fault', requirements: ['job' => Address::NUMBER, 'fault' => self::FAULT], methods: ['GET'])]
     public function ofJob(Job $job, string $fault, Recorder $recorder, Assessor $assessor): Response
     {
         $known = $this->known($fault);

@@ -6,8 +6,8 @@ namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Presentation\CourseDrawing;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\NextTest;
@@ -21,7 +21,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 /** What a job's evidence comes to: the likely faults and why, the next tests, the claims that no longer hold. */
-#[Route('/jobs/{job}', requirements: ['job' => JobResolver::NUMBER])]
+#[Route('/jobs/{job}', requirements: ['job' => Address::NUMBER])]
 final class LikelyController extends AbstractController
 {
     /** Below this a fault is not worth a line. */

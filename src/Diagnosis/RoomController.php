@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobPages;
-use AwakeShed\App\Job\JobResolver;
+use AwakeShed\App\JobPage\JobPages;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\Line;
@@ -18,7 +18,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** One element of the line, or the machine around it: every test made there, a tap each, with the line above to see it move. */
 final class RoomController extends AbstractController
 {
-    #[Route('/jobs/{job}/line/{room}', name: 'room', requirements: ['job' => JobResolver::NUMBER, 'room' => '[a-z]+'], methods: ['GET'])]
+    #[Route('/jobs/{job}/line/{room}', name: 'room', requirements: ['job' => Address::NUMBER, 'room' => '[a-z]+'], methods: ['GET'])]
     public function room(Job $job, string $room, Line $line, Recorder $recorder, JobPages $pages, TestCards $bearings): Response
     {
         $tests = $line->rooms[$room] ?? throw $this->createNotFoundException('There is no such room on the line.');

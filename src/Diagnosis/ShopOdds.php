@@ -49,7 +49,7 @@ final readonly class ShopOdds
     public function change(array $said, Member $by, RequestKey $key): void
     {
         $shipped = Odds::shipped();
-        $this->once->run($key, $by, function () use ($said, $by, $shipped): null {
+        $this->once->run($key, $by->getId(), function () use ($said, $by, $shipped): null {
             $own = $this->own->byPath();
             $changes = array_map(static fn (OwnOdds $one): float => $one->getShare(), $own);
             foreach ($said as $path => $share) {
@@ -82,7 +82,7 @@ final readonly class ShopOdds
     /** @param list<string> $paths back to what ships; all of them when empty */
     public function reset(array $paths, Member $by, RequestKey $key): void
     {
-        $this->once->run($key, $by, function () use ($paths, $by): null {
+        $this->once->run($key, $by->getId(), function () use ($paths, $by): null {
             $this->trail->note($by->getId(), Deed::OddsReset, implode(', ', $paths), array_map(static fn (OwnOdds $one): float => $one->getShare(), $this->own->byPath()));
             foreach ($this->own->byPath() as $path => $own) {
                 if ([] === $paths || \in_array($path, $paths, true)) {

@@ -6,9 +6,9 @@ namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Shorthand;
@@ -20,7 +20,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Findings as an old hand types them: a few letters, completed while they are typed, recorded with Enter. */
-#[Route('/jobs/{job}/short', requirements: ['job' => JobResolver::NUMBER])]
+#[Route('/jobs/{job}/short', requirements: ['job' => Address::NUMBER])]
 final class ShortController extends AbstractController
 {
     private const LONGEST = 300;

@@ -24,7 +24,7 @@ final readonly class ClosedActs
     {
         $closed = null === $test ? null : $this->closed($job, $test);
 
-        return null === $closed ? null : $this->words->closedTest($closed);
+        return null === $closed ? null : $closed->detail($this->words);
     }
 
     /** @throws ClosedTest when it is closed */

@@ -4,13 +4,25 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence;
 
+use AwakeShed\App\Http\Explained;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Stage\StepState;
 
 /** A step was to be recorded that is not open yet. */
-final class ClosedStep extends \DomainException
+final class ClosedStep extends \DomainException implements Explained
 {
     public function __construct(public readonly StepState $state)
     {
         parent::__construct(\sprintf('The step "%s" is closed.', $state->step->id));
+    }
+
+    public function text(): string
+    {
+        return 'closed';
+    }
+
+    public function detail(Words $words): string
+    {
+        return $words->closedStep($this->state);
     }
 }

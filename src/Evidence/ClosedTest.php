@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence;
 
+use AwakeShed\App\Http\Explained;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Gate\Blocker;
 
 /** A finding of a test that is closed as the evidence stands: recording it would mean that it was made. */
-final class ClosedTest extends \DomainException
+final class ClosedTest extends \DomainException implements Explained
 {
     /** @param non-empty-list<Blocker> $blockers */
     public function __construct(public readonly string $test, public readonly array $blockers)
@@ -16,5 +18,15 @@ final class ClosedTest extends \DomainException
             static fn (Blocker $blocker): string => $blocker->until,
             $blockers,
         ))));
+    }
+
+    public function text(): string
+    {
+        return 'closed';
+    }
+
+    public function detail(Words $words): string
+    {
+        return $words->closedTest($this->test, $this->blockers);
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -28,7 +28,7 @@ final class FindingController extends AbstractController
     {
     }
 
-    #[Route('/jobs/{job}/findings', name: 'finding', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/jobs/{job}/findings', name: 'finding', requirements: ['job' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function record(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
@@ -38,7 +38,7 @@ final class FindingController extends AbstractController
         return $this->saved($job, $request);
     }
 
-    #[Route('/jobs/{job}/put-right', name: 'put_right', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/jobs/{job}/put-right', name: 'put_right', requirements: ['job' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
     public function putRight(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
@@ -48,7 +48,7 @@ final class FindingController extends AbstractController
         return $this->saved($job, $request);
     }
 
-    #[Route('/entries/{entry}/correct', name: 'entry_correct', requirements: ['entry' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/entries/{entry}/correct', name: 'entry_correct', requirements: ['entry' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(EntryVoter::CHANGE, 'entry')]
     public function correct(Entry $entry, Request $request, #[CurrentUser] Member $member): Response
     {
@@ -59,7 +59,7 @@ final class FindingController extends AbstractController
         return $this->saved($entry->job, $request);
     }
 
-    #[Route('/entries/{entry}/undo', name: 'entry_undo', requirements: ['entry' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/entries/{entry}/undo', name: 'entry_undo', requirements: ['entry' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(EntryVoter::CHANGE, 'entry')]
     public function undo(Entry $entry, Request $request, #[CurrentUser] Member $member): Response
     {

@@ -64,6 +64,20 @@ final readonly class RecordReader
         return new Record($job, array_values($entries), $this->carburetors);
     }
 
+    /** @return list<Job> in the shed at whose carburetor something was done, the latest first */
+    public function jobsAtTheBench(int $most): array
+    {
+        /** @var list<Job> $jobs */
+        $jobs = $this->jobs->createQueryBuilder('job')
+            ->addSelect('machine')
+            ->innerJoin('job.machine', 'machine')
+            ->where('job.handedBackAt IS NULL AND EXISTS (SELECT entry.id FROM '.NewEntry::class.' entry WHERE entry.job = job AND entry.contentKind = :move)')->setParameter('move', ContentKind::BenchMove)
+            ->orderBy('job.id', 'DESC')->setMaxResults($most)
+            ->getQuery()->getResult();
+
+        return $jobs;
+    }
+
     public function find(int $id): ?Entry
     {
         $job = $this->connection->fetchOne('SELECT job_id FROM entry WHERE id = ?', [$id]);

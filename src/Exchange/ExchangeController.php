@@ -7,9 +7,9 @@ namespace AwakeShed\App\Exchange;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Form\RequestKeyExtension;
-use AwakeShed\App\Job\Intake;
+use AwakeShed\App\Http\Address;
+use AwakeShed\App\Intake\Intake;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\Core\Evidence\CaseFormat;
 use AwakeShed\Core\Evidence\UnreadableCase;
@@ -29,7 +29,7 @@ final class ExchangeController extends AbstractController
     {
     }
 
-    #[Route('/jobs/{job}/case.json', name: 'case_export', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/jobs/{job}/case.json', name: 'case_export', requirements: ['job' => Address::NUMBER], methods: ['GET'])]
     public function export(Job $job, Recorder $recorder): Response
     {
         $response = JsonResponse::fromJsonString($this->files->print($recorder->open($job)->case()));

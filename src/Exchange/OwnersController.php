@@ -11,7 +11,6 @@ use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\OwnersJobs;
 use AwakeShed\App\Once\OncePerKey;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -68,7 +67,7 @@ final class OwnersController extends AbstractController
 
             return $this->redirectToRoute('owners', ['name' => $name], Response::HTTP_SEE_OTHER);
         }
-        $once->run($key, $member, function () use ($name, $trail, $member): null {
+        $once->run($key, $member->getId(), function () use ($name, $trail, $member): null {
             // Whose it was is just what the trail must not keep.
             $trail->note($member->getId(), Deed::OwnerErased, '', [], ['jobs' => $this->owners->erase($name)]);
 

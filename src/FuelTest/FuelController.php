@@ -11,9 +11,9 @@ use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Presentation\Measure;
@@ -46,7 +46,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** The jar test: one page a sample, one card a reading. */
-#[Route('/jobs/{job}/fuel/{sample}', requirements: ['job' => JobResolver::NUMBER, 'sample' => 'tank|bowl'])]
+#[Route('/jobs/{job}/fuel/{sample}', requirements: ['job' => Address::NUMBER, 'sample' => 'tank|bowl'])]
 final class FuelController extends AbstractController
 {
     public function __construct(

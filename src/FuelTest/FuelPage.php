@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\FuelTest;
 
-use AwakeShed\App\Job\JobPage;
+use AwakeShed\App\JobPage\JobPage;
 use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\Core\Fuel\EthanolContent;

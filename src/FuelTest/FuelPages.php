@@ -6,7 +6,7 @@ namespace AwakeShed\App\FuelTest;
 
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobPages;
+use AwakeShed\App\JobPage\JobPages;
 use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Gate;
 
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Gatekeeper;
@@ -19,7 +19,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The walk round the machine before anything turns; the oil comes first. */
 final class GatesController extends AbstractController
 {
-    #[Route('/jobs/{job}/gates', name: 'gates', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/jobs/{job}/gates', name: 'gates', requirements: ['job' => Address::NUMBER], methods: ['GET'])]
     public function gates(Job $job, Recorder $recorder, GateWalk $walk, Vocabulary $vocabulary, Gatekeeper $gatekeeper, PhotoRepository $photos): Response
     {
         $record = $recorder->open($job);

@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Http;
 
-use AwakeShed\App\Evidence\ClosedStep;
-use AwakeShed\App\Evidence\ClosedTest;
-use AwakeShed\App\Evidence\StaleEntry;
-use AwakeShed\App\Job\ClosedJob;
-use AwakeShed\App\Job\HeldBack;
 use AwakeShed\App\Once\KeyConflict;
 use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Refusal;
@@ -61,11 +56,7 @@ final readonly class ErrorPage
         }
 
         return match (true) {
-            $failure instanceof ClosedTest => [Response::HTTP_CONFLICT, 'closed', $this->words->closedTest($failure)],
-            $failure instanceof ClosedStep => [Response::HTTP_CONFLICT, 'closed', $this->words->closedStep($failure)],
-            $failure instanceof HeldBack => [Response::HTTP_CONFLICT, 'held_back', $this->words->closing($failure->why)],
-            $failure instanceof ClosedJob => [Response::HTTP_CONFLICT, 'handed_back', null],
-            $failure instanceof StaleEntry => [Response::HTTP_CONFLICT, 'stale_entry', null],
+            $failure instanceof Explained => [Response::HTTP_CONFLICT, $failure->text(), $failure->detail($this->words)],
             $failure instanceof KeyConflict => [Response::HTTP_CONFLICT, 'used_key', null],
             $failure instanceof StaleForm => [Response::HTTP_FORBIDDEN, 'stale_form', null],
             $failure instanceof Refusal => [Response::HTTP_UNPROCESSABLE_ENTITY, 'refused', $this->words->refusal($failure)],

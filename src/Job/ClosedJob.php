@@ -4,11 +4,24 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
+use AwakeShed\App\Http\Explained;
+use AwakeShed\App\Presentation\Words;
+
 /** The machine has gone home; its record is read, not written, until it is taken back. */
-final class ClosedJob extends \DomainException
+final class ClosedJob extends \DomainException implements Explained
 {
     public function __construct()
     {
         parent::__construct('The machine was handed back.');
+    }
+
+    public function text(): string
+    {
+        return 'handed_back';
+    }
+
+    public function detail(Words $words): ?string
+    {
+        return null;
     }
 }

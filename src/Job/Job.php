@@ -74,7 +74,7 @@ class Job
     #[ORM\Column(length: 250, options: ['collation' => 'utf8mb4_bin'])]
     private string $searchText;
 
-    /** Made up, to show the shed with; {@see \AwakeShed\App\Shop\DemoMachines}. */
+    /** Made up, to show the shed with; it can be thrown away again. */
     #[ORM\Column]
     private bool $isDemo = false;
 

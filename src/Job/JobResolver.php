@@ -14,9 +14,6 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 #[AutoconfigureTag('controller.argument_value_resolver', ['priority' => 150])]
 final readonly class JobResolver implements ValueResolverInterface
 {
-    /** A job's number in a route: what fits the database's integer. */
-    public const NUMBER = '[1-9]\d{0,8}';
-
     public function __construct(private JobRepository $jobs)
     {
     }

@@ -31,7 +31,7 @@ final readonly class JobWriter
      */
     public function write(Job $job, Member $by, RequestKey $key, \Closure $change, bool $evenIfHandedBack = false): ?int
     {
-        return $this->once->run($key, $by, function () use ($job, $change, $evenIfHandedBack): ?int {
+        return $this->once->run($key, $by->getId(), function () use ($job, $change, $evenIfHandedBack): ?int {
             $this->entities->lock($job, LockMode::PESSIMISTIC_WRITE);
             $this->entities->refresh($job);
             if ($job->isHandedBack() && !$evenIfHandedBack) {
@@ -51,7 +51,7 @@ final readonly class JobWriter
      */
     public function begin(Job $job, Member $by, RequestKey $key, \Closure $fill): int
     {
-        return $this->once->run($key, $by, function () use ($job, $fill): int {
+        return $this->once->run($key, $by->getId(), function () use ($job, $fill): int {
             $this->entities->persist($job);
             $fill();
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace AwakeShed\App\Oil;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Exchange\CsvText;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Presentation\CsvText;
 use AwakeShed\App\Presentation\Measure;
 use AwakeShed\App\Presentation\Quantities;
 use AwakeShed\Core\Refusal;
@@ -60,7 +60,7 @@ final class OilController extends AbstractController
         }
         try {
             $volume = $this->quantities->read($typed['volume'], Measure::OilVolume, Volume::class);
-            $this->once->run($key, $member, function () use ($name, $volume, $member): null {
+            $this->once->run($key, $member->getId(), function () use ($name, $volume, $member): null {
                 $this->shelf->bought(new Oil($name), $volume, $member);
 
                 return null;
@@ -72,7 +72,7 @@ final class OilController extends AbstractController
         return $this->saved();
     }
 
-    #[Route('/oil/{id}/{how}', name: 'oil_move', requirements: ['id' => JobResolver::NUMBER, 'how' => 'bought|counted'], methods: ['POST'])]
+    #[Route('/oil/{id}/{how}', name: 'oil_move', requirements: ['id' => Address::NUMBER, 'how' => 'bought|counted'], methods: ['POST'])]
     #[IsGranted(JobVoter::PUT_RIGHT)]
     public function move(int $id, string $how, Request $request, #[CurrentUser] Member $member): Response
     {
@@ -81,7 +81,7 @@ final class OilController extends AbstractController
         $typed = $this->button->text($request, 'volume');
         try {
             $volume = $this->quantities->read($typed, Measure::OilVolume, Volume::class);
-            $this->once->run($key, $member, function () use ($oil, $how, $volume, $member): null {
+            $this->once->run($key, $member->getId(), function () use ($oil, $how, $volume, $member): null {
                 'bought' === $how ? $this->shelf->bought($oil, $volume, $member) : $this->shelf->counted($oil, $volume, $member);
 
                 return null;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Once;
 
-use AwakeShed\App\Account\Member;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\EntityManagerInterface;
@@ -18,6 +17,7 @@ final readonly class OncePerKey
     }
 
     /**
+     * @param int                    $by     the number of whoever sent it
      * @param \Closure(): (int|null) $change returns the number of what it made, if anybody will ask for it; whatever it
      *                                       throws undoes it, key and all, so that the same key may try again
      *
@@ -25,7 +25,7 @@ final readonly class OncePerKey
      *
      * @throws KeyConflict|\Throwable when the key was used by somebody else, or for something else; and what the change throws
      */
-    public function run(RequestKey $key, Member $by, \Closure $change): ?int
+    public function run(RequestKey $key, int $by, \Closure $change): ?int
     {
         try {
             return $this->transaction->run(function () use ($key, $by, $change): ?int {
@@ -34,7 +34,7 @@ final readonly class OncePerKey
                 // A rival transaction with the same key makes this wait until it has ended.
                 $connection->insert(
                     'used_key',
-                    ['request_key' => $key->value, 'member_id' => $by->getId(), 'meant' => $key->meant, 'used_at' => $this->clock->now()],
+                    ['request_key' => $key->value, 'member_id' => $by, 'meant' => $key->meant, 'used_at' => $this->clock->now()],
                     ['used_at' => Types::DATETIME_IMMUTABLE],
                 );
                 $made = $change();
@@ -51,7 +51,7 @@ final readonly class OncePerKey
             }
             $used = $this->entities->find(UsedKey::class, $key->value);
 
-            return true === $used?->isFor($key, (int) $by->getId()) ? $used->getMade() : throw new KeyConflict();
+            return true === $used?->isFor($key, $by) ? $used->getMade() : throw new KeyConflict();
         }
     }
 }

@@ -6,9 +6,9 @@ namespace AwakeShed\App\Photo;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\OwnVoter;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Job\JobWriter;
 use AwakeShed\Core\Gate\GateWalk;
@@ -26,7 +26,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class PhotoController extends AbstractController
 {
-    #[Route('/jobs/{job}/photos', name: 'photo_add', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/jobs/{job}/photos', name: 'photo_add', requirements: ['job' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function add(Job $job, Request $request, PhotoStore $store, GateWalk $walk, ButtonForm $button, JobWriter $writer, #[CurrentUser] Member $member): Response
     {
@@ -64,7 +64,7 @@ final class PhotoController extends AbstractController
             : $this->redirectToRoute('gates', ['job' => $job->getId(), '_fragment' => 'gate-'.$gate], Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/photos/{id}/remove', name: 'photo_remove', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/photos/{id}/remove', name: 'photo_remove', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'photo')]
     public function remove(#[MapEntity] Photo $photo, Request $request, ButtonForm $button, JobWriter $writer, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
@@ -80,7 +80,7 @@ final class PhotoController extends AbstractController
         return $this->redirectToRoute('job', ['job' => $photo->getJob()->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/photos/{id}/{size}.jpg', name: 'photo', requirements: ['id' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/photos/{id}/{size}.jpg', name: 'photo', requirements: ['id' => Address::NUMBER], methods: ['GET'])]
     public function show(#[MapEntity] Photo $photo, PhotoSize $size, PhotoStore $store): Response
     {
         if (null !== $photo->getRemovedAt()) {

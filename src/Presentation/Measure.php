@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Presentation;
 
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\CountUnit;

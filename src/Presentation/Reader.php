@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Presentation;
 
-use AwakeShed\App\Account\Look;
-use AwakeShed\App\Account\Member;
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\Core\Units\Length;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\RequestStack;
@@ -51,10 +48,10 @@ final readonly class Reader
         return new \DateTimeZone('' === $this->shopTimezone ? 'UTC' : $this->shopTimezone);
     }
 
-    private function member(): ?Member
+    private function member(): ?Preferences
     {
         $user = $this->security->getUser();
 
-        return $user instanceof Member ? $user : null;
+        return $user instanceof Preferences ? $user : null;
     }
 }

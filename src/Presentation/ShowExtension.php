@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace AwakeShed\App\Presentation;
 
 use AwakeShed\App\Once\RequestKey;
-use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Volume;
-use Psr\Clock\ClockInterface;
 use Twig\Attribute\AsTwigFilter;
 use Twig\Attribute\AsTwigFunction;
 
-/** What templates may ask for: the reader's units, dates and words, and the bar of what waits. */
+/** What templates may ask for: the reader's units, dates and words. */
 final readonly class ShowExtension
 {
     public function __construct(
@@ -21,8 +19,6 @@ final readonly class ShowExtension
         private Dates $dates,
         private Words $words,
         private Reader $reader,
-        private WaitRepository $waits,
-        private ClockInterface $clock,
     ) {
     }
 
@@ -73,12 +69,6 @@ final readonly class ShowExtension
     public function look(): string
     {
         return $this->reader->look()->value;
-    }
-
-    #[AsTwigFunction('waiting')]
-    public function waiting(): WaitingBar
-    {
-        return new WaitingBar($this->waits->underWay(), $this->clock->now());
     }
 
     /** @return list<RockerDrawing> the right top first */

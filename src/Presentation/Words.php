@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Presentation;
 
-use AwakeShed\App\Evidence\ClosedStep;
-use AwakeShed\App\Evidence\ClosedTest;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\Part;
 use AwakeShed\Core\Carburetor\PartKind;
@@ -121,10 +119,11 @@ final readonly class Words
         };
     }
 
-    public function closedTest(ClosedTest $closed): string
+    /** @param list<Blocker> $blockers of a closed test */
+    public function closedTest(string $test, array $blockers): string
     {
-        return $this->translator->trans('%test% is closed for now.', ['%test%' => $this->test($closed->test)]).' '
-            .implode(' ', array_map($this->blocker(...), $closed->blockers));
+        return $this->translator->trans('%test% is closed for now.', ['%test%' => $this->test($test)]).' '
+            .implode(' ', array_map($this->blocker(...), $blockers));
     }
 
     /** A step of a stage, by its own name or its test's or its cure's. */
@@ -220,9 +219,9 @@ final readonly class Words
         return $this->stepWord('choice.'.$step.'.'.$choice) ?? $this->stepWord('choice.'.$choice) ?? self::spelledOut($choice);
     }
 
-    public function closedStep(ClosedStep $closed): string
+    public function closedStep(StepState $state): string
     {
-        return $this->translator->trans('%test% is closed for now.', ['%test%' => $this->step($closed->state->step)]).' '.$this->shut($closed->state);
+        return $this->translator->trans('%test% is closed for now.', ['%test%' => $this->step($state->step)]).' '.$this->shut($state);
     }
 
     /** What opens a closed step, in sentences. */

@@ -9,9 +9,9 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\Core\Evidence\Vocabulary;
@@ -41,7 +41,7 @@ final class SchoolController extends AbstractController
     {
         $key = $this->button->check($request);
         [$question, $school] = $this->chosen($request);
-        $once->run($key, $member, function () use ($question, $school, $trail, $member): null {
+        $once->run($key, $member->getId(), function () use ($question, $school, $trail, $member): null {
             $before = $this->schools->chosen()[$question] ?? $this->vocabulary->schools[$question][0];
             $trail->change($member->getId(), Deed::SchoolChosen, $question, ['school' => $before], ['school' => $school]);
             $this->schools->choose($question, $school);
@@ -53,13 +53,13 @@ final class SchoolController extends AbstractController
         return $this->redirectToRoute('schools', status: Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/jobs/{job}/schools', name: 'job_schools', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/jobs/{job}/schools', name: 'job_schools', requirements: ['job' => Address::NUMBER], methods: ['GET'])]
     public function ofJob(Job $job): Response
     {
         return $this->render('school/schools.html.twig', ['job' => $job, 'schools' => $this->vocabulary->schools, 'followed' => $job->getSchools()]);
     }
 
-    #[Route('/jobs/{job}/schools', name: 'job_schools_choose', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/jobs/{job}/schools', name: 'job_schools_choose', requirements: ['job' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
     public function chooseForJob(Job $job, Request $request, Recorder $recorder, #[CurrentUser] Member $member): Response
     {

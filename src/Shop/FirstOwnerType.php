@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Shop;
 
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
+use AwakeShed\App\Presentation\UnitSystem;
 use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Evidence\Vocabulary;
 use Symfony\Component\Form\AbstractType;

@@ -8,7 +8,6 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\Shops;
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Form\ChangedSince;
@@ -16,6 +15,7 @@ use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Presentation\UnitSystem;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -43,7 +43,7 @@ final class ShopController extends AbstractController
         $changed = null;
         if ($form->isSubmitted() && $form->isValid()) {
             try {
-                $this->once->run(RequestKeyExtension::keyOf($form, $request), $owner, function () use ($shop, $form, $owner): null {
+                $this->once->run(RequestKeyExtension::keyOf($form, $request), $owner->getId(), function () use ($shop, $form, $owner): null {
                     $this->entities->lock($shop, LockMode::PESSIMISTIC_WRITE);
                     $this->entities->refresh($shop);
                     /** @var array{name: string, place: string|null, units: UnitSystem} $said */
@@ -79,7 +79,7 @@ final class ShopController extends AbstractController
 
             return $this->redirectToRoute('shop', status: Response::HTTP_SEE_OTHER);
         }
-        $this->once->run($key, $owner, function () use ($demo, $owner): null {
+        $this->once->run($key, $owner->getId(), function () use ($demo, $owner): null {
             $this->trail->note($owner->getId(), Deed::DemoThrownAway, '', ['machines' => $demo->throwAway()]);
 
             return null;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Shop;
 
 use AwakeShed\App\Account\Shop;
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
+use AwakeShed\App\Presentation\UnitSystem;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Spec;
 
-use AwakeShed\App\Job\Machine;
+use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\Lookup;
 
@@ -15,8 +15,9 @@ final readonly class SpecBook
     {
     }
 
-    public function of(Machine $machine): Lookup
+    /** @param SpecPage|null $page that was chosen for it */
+    public function lookUp(MachineFacts $machine, ?SpecPage $page): Lookup
     {
-        return Lookup::of($machine->facts(), $machine->getSpec()?->values() ?? [], $this->classes);
+        return Lookup::of($machine, $page?->values() ?? [], $this->classes);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Spec;
 
-use AwakeShed\App\Exchange\CsvText;
+use AwakeShed\App\Presentation\CsvText;
 use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Refusal;

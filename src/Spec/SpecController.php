@@ -7,14 +7,11 @@ namespace AwakeShed\App\Spec;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
-use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
-use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
-use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Spec\EngineClasses;
@@ -90,7 +87,7 @@ final class SpecController extends AbstractController
         } catch (UnreadableSpecs $unreadable) {
             return $this->render('spec/book.html.twig', ['pages' => $this->pages->byName(), 'classes' => $this->classes->classes, 'problems' => $unreadable->problems], new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY));
         }
-        $this->once->run($key, $member, function () use ($read, $member): null {
+        $this->once->run($key, $member->getId(), function () use ($read, $member): null {
             $this->trail->note($member->getId(), Deed::SpecBookRead, implode(', ', array_keys($read)));
             $known = [];
             foreach ($this->pages->byNameLocked() as $page) {
@@ -118,7 +115,7 @@ final class SpecController extends AbstractController
         return $this->edited($request, null, SpecPageInput::of(null), $member);
     }
 
-    #[Route('/spec/{page}', name: 'spec_page', requirements: ['page' => JobResolver::NUMBER], methods: ['GET', 'POST'])]
+    #[Route('/spec/{page}', name: 'spec_page', requirements: ['page' => Address::NUMBER], methods: ['GET', 'POST'])]
     public function page(#[MapEntity(id: 'page')] SpecPage $page, Request $request, #[CurrentUser] Member $member): Response
     {
         if ($request->isMethod('POST')) {
@@ -126,30 +123,6 @@ final class SpecController extends AbstractController
         }
 
         return $this->edited($request, $page, SpecPageInput::of($page), $member);
-    }
-
-    #[Route('/jobs/{job}/spec', name: 'job_spec', requirements: ['job' => JobResolver::NUMBER], methods: ['GET'])]
-    public function ofJob(Job $job, SpecBook $book): Response
-    {
-        return $this->render('spec/job.html.twig', [
-            'job' => $job,
-            'looked' => $book->of($job->getMachine())->all(),
-            'pages' => $this->pages->byName(),
-        ]);
-    }
-
-    #[Route('/jobs/{job}/spec', name: 'job_spec_choose', requirements: ['job' => JobResolver::NUMBER], methods: ['POST'])]
-    #[IsGranted(JobVoter::RECORD, 'job')]
-    public function choose(Job $job, Request $request, ButtonForm $button, Recorder $recorder, #[CurrentUser] Member $member): Response
-    {
-        $key = $button->check($request);
-        $page = $this->pages->find((int) $button->text($request, 'page'));
-        $recorder->rewrite($job, $member, $key, static function () use ($job, $page): void {
-            $job->getMachine()->lookUpIn($page);
-        });
-        $this->addFlash('said', 'Saved.');
-
-        return $this->redirectToRoute('job_spec', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
     }
 
     private function edited(Request $request, ?SpecPage $page, SpecPageInput $input, Member $member): Response
@@ -222,7 +195,7 @@ final class SpecController extends AbstractController
      */
     private function save(?SpecPage $page, SpecPageInput $input, FormInterface $form, RequestKey $key, Member $member): void
     {
-        $this->once->run($key, $member, function () use ($page, $input, $form, $member): null {
+        $this->once->run($key, $member->getId(), function () use ($page, $input, $form, $member): null {
             if (null !== $page) {
                 $this->entities->lock($page, LockMode::PESSIMISTIC_WRITE);
                 $this->entities->refresh($page);

@@ -7,6 +7,7 @@ namespace AwakeShed\App\Trace;
 use AwakeShed\App\Device\Gauge\Gauge;
 use AwakeShed\App\Device\Gauge\GaugeReading;
 use AwakeShed\App\Device\Gauge\SilentGauge;
+use AwakeShed\App\Device\Gauge\TraceKind;
 
 /** Reads a gauge into a trace, a handful of samples at a time. */
 final readonly class Recording

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Trace;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
+use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Trace\Series;
 use Doctrine\DBAL\Types\Types;

@@ -14,11 +14,12 @@ use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\CalcWords;
 use AwakeShed\App\Device\Gauge\Scenario;
 use AwakeShed\App\Device\Gauge\SilentGauge;
+use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Once\OncePerKey;
@@ -80,14 +81,14 @@ final class TraceController extends AbstractController
     }
 
     #[Route('/traces/{kind}', name: 'traces', requirements: ['kind' => 'needle|speed'], methods: ['GET'])]
-    #[Route('/jobs/{job}/traces/{kind}', name: 'job_traces', requirements: ['job' => JobResolver::NUMBER, 'kind' => 'needle|speed'], methods: ['GET'])]
+    #[Route('/jobs/{job}/traces/{kind}', name: 'job_traces', requirements: ['job' => Address::NUMBER, 'kind' => 'needle|speed'], methods: ['GET'])]
     public function index(TraceKind $kind, ?Job $job = null): Response
     {
         return $this->list($kind, $job);
     }
 
     #[Route('/traces/{kind}/import', name: 'trace_import', requirements: ['kind' => 'needle|speed'], methods: ['POST'])]
-    #[Route('/jobs/{job}/traces/{kind}/import', name: 'job_trace_import', requirements: ['job' => JobResolver::NUMBER, 'kind' => 'needle|speed'], methods: ['POST'])]
+    #[Route('/jobs/{job}/traces/{kind}/import', name: 'job_trace_import', requirements: ['job' => Address::NUMBER, 'kind' => 'needle|speed'], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD)]
     public function import(TraceKind $kind, Request $request, #[CurrentUser] Member $member, ?Job $job = null): Response
     {
@@ -115,7 +116,7 @@ final class TraceController extends AbstractController
     }
 
     #[Route('/traces/{kind}/record', name: 'trace_record', requirements: ['kind' => 'needle|speed'], methods: ['POST'])]
-    #[Route('/jobs/{job}/traces/{kind}/record', name: 'job_trace_record', requirements: ['job' => JobResolver::NUMBER, 'kind' => 'needle|speed'], methods: ['POST'])]
+    #[Route('/jobs/{job}/traces/{kind}/record', name: 'job_trace_record', requirements: ['job' => Address::NUMBER, 'kind' => 'needle|speed'], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD)]
     public function record(TraceKind $kind, Request $request, #[CurrentUser] Member $member, ?Job $job = null): Response
     {
@@ -135,7 +136,7 @@ final class TraceController extends AbstractController
         return $this->redirectToRoute('trace', ['trace' => $id], Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/traces/{trace}', name: 'trace', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/traces/{trace}', name: 'trace', requirements: ['trace' => Address::NUMBER], methods: ['GET'])]
     public function show(#[MapEntity(id: 'trace')] Trace $trace, Request $request, CalcWords $words): Response
     {
         [$calculation, $form] = $this->reading($trace, $request);
@@ -156,7 +157,7 @@ final class TraceController extends AbstractController
     }
 
     /** The recording as it comes: server-sent events, each a handful of samples that is saved already. */
-    #[Route('/traces/{trace}/live', name: 'trace_live', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/traces/{trace}/live', name: 'trace_live', requirements: ['trace' => Address::NUMBER], methods: ['GET'])]
     public function live(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, OpenSessionRepository $sessions, #[CurrentUser] Member $member): Response
     {
         $this->mayRecord($trace, $member);
@@ -203,7 +204,7 @@ final class TraceController extends AbstractController
     }
 
     /** For a page without a script: the request itself waits while a stretch is recorded. */
-    #[Route('/traces/{trace}/wait', name: 'trace_wait', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/traces/{trace}/wait', name: 'trace_wait', requirements: ['trace' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'trace')]
     public function wait(#[MapEntity(id: 'trace')] Trace $trace, Request $request, Recording $recording, #[CurrentUser] Member $member): Response
     {
@@ -222,7 +223,7 @@ final class TraceController extends AbstractController
         return $this->redirectToRoute('trace', ['trace' => $trace->getId()], Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/traces/{trace}/stop', name: 'trace_stop', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/traces/{trace}/stop', name: 'trace_stop', requirements: ['trace' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'trace')]
     public function stop(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
     {
@@ -236,7 +237,7 @@ final class TraceController extends AbstractController
         return $this->redirectToRoute('trace', ['trace' => $trace->getId()], Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/traces/{trace}/file', name: 'trace_file', requirements: ['trace' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/traces/{trace}/file', name: 'trace_file', requirements: ['trace' => Address::NUMBER], methods: ['POST'])]
     public function intoRecord(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
     {
         $key = $this->button->check($request);
@@ -252,7 +253,7 @@ final class TraceController extends AbstractController
         return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/traces/{trace}.csv', name: 'trace_csv', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/traces/{trace}.csv', name: 'trace_csv', requirements: ['trace' => Address::NUMBER], methods: ['GET'])]
     public function csv(#[MapEntity(id: 'trace')] Trace $trace): Response
     {
         return new Response(SeriesFile::print($trace->series(), $trace->getKind()->units()[0]), headers: [
@@ -261,7 +262,7 @@ final class TraceController extends AbstractController
         ]);
     }
 
-    #[Route('/traces/{trace}.svg', name: 'trace_drawing', requirements: ['trace' => JobResolver::NUMBER], methods: ['GET'])]
+    #[Route('/traces/{trace}.svg', name: 'trace_drawing', requirements: ['trace' => Address::NUMBER], methods: ['GET'])]
     public function drawing(#[MapEntity(id: 'trace')] Trace $trace, Request $request, CalcWords $words): Response
     {
         [$calculation, $form] = $this->reading($trace, $request);
@@ -312,7 +313,7 @@ final class TraceController extends AbstractController
         $job = $trace->getJob();
         if (TraceKind::Speed === $trace->getKind() && null !== $job && null === ($form->getData()['limit_rpm'] ?? null)) {
             // A blade's limit is looked up, never left to be remembered.
-            $blade = $this->specs->of($job->getMachine())->find(SpecFigure::Blade);
+            $blade = $this->specs->lookUp($job->getMachine()->facts(), $job->getMachine()->getSpec())->find(SpecFigure::Blade);
             $more += null === $blade ? [] : ['limit_rpm' => BladeTip::fastest(Length::millimetres($blade->value->amount))];
         }
 
@@ -352,6 +353,6 @@ final class TraceController extends AbstractController
      */
     private function run(?Job $job, RequestKey $key, Member $member, \Closure $change): ?int
     {
-        return null === $job ? $this->once->run($key, $member, $change) : $this->writer->write($job, $member, $key, $change);
+        return null === $job ? $this->once->run($key, $member->getId(), $change) : $this->writer->write($job, $member, $key, $change);
     }
 }

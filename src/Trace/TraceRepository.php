@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Trace;
 
+use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Job\Job;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\DBAL\Types\Types;

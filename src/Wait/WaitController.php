@@ -6,8 +6,8 @@ namespace AwakeShed\App\Wait;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\OwnVoter;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobWriter;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -24,7 +24,7 @@ final class WaitController extends AbstractController
     private const MOST_MINUTES = 2880;
 
     /** It takes otherwise long than was reckoned. */
-    #[Route('/waits/{id}/minutes', name: 'wait_minutes', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/waits/{id}/minutes', name: 'wait_minutes', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'wait')]
     public function minutes(#[MapEntity] Wait $wait, Request $request, ButtonForm $button, JobWriter $writer, #[CurrentUser] Member $member): Response
     {
@@ -45,7 +45,7 @@ final class WaitController extends AbstractController
     }
 
     /** Somebody has come back to what waited. */
-    #[Route('/waits/{id}/end', name: 'wait_end', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/waits/{id}/end', name: 'wait_end', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'wait')]
     public function end(#[MapEntity] Wait $wait, Request $request, ButtonForm $button, JobWriter $writer, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {

@@ -8,14 +8,14 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\OwnVoter;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
-use AwakeShed\App\Exchange\CsvText;
 use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Presentation\CsvText;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\DecimalText;
@@ -71,7 +71,7 @@ final class WasteController extends AbstractController
         try {
             if ([] === $problems && null !== $stream) {
                 $can = new WasteCan($typed['name'], $stream, Volume::millilitres(1000 * DecimalText::parse($typed['litres'])));
-                $this->once->run($key, $member, function () use ($can, $member): null {
+                $this->once->run($key, $member->getId(), function () use ($can, $member): null {
                     $this->entities->persist($can);
                     $this->trail->note($member->getId(), Deed::CanAdded, $can->getName(), [], ['stream' => $can->getStream()->value]);
 
@@ -88,11 +88,11 @@ final class WasteController extends AbstractController
         return $this->shed($typed, $problems);
     }
 
-    #[Route('/waste/cans/{id}/empty', name: 'waste_can_empty', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/waste/cans/{id}/empty', name: 'waste_can_empty', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::PUT_RIGHT)]
     public function emptied(#[MapEntity] WasteCan $can, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
-        $this->once->run($button->check($request), $member, function () use ($can, $member): null {
+        $this->once->run($button->check($request), $member->getId(), function () use ($can, $member): null {
             $can->empty($this->clock->now());
             $this->trail->note($member->getId(), Deed::CanEmptied, $can->getName());
 
@@ -110,7 +110,7 @@ final class WasteController extends AbstractController
     {
         $key = $button->check($request);
         $note = $button->text($request, 'note');
-        $this->once->run($key, $member, function () use ($stream, $note, $member): null {
+        $this->once->run($key, $member->getId(), function () use ($stream, $note, $member): null {
             $rule = $this->entities->find(WasteRule::class, $stream) ?? new WasteRule($stream);
             $this->trail->change($member->getId(), Deed::WasteRule, $stream->value, ['note' => $rule->getNote()], ['note' => $note]);
             $rule->say($note);
@@ -123,7 +123,7 @@ final class WasteController extends AbstractController
         return $this->redirectToRoute('waste', status: Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/jobs/{job}/waste', name: 'waste_add', requirements: ['job' => JobResolver::NUMBER], methods: ['GET', 'POST'])]
+    #[Route('/jobs/{job}/waste', name: 'waste_add', requirements: ['job' => Address::NUMBER], methods: ['GET', 'POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function add(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
@@ -144,7 +144,7 @@ final class WasteController extends AbstractController
         return $this->render('waste/job.html.twig', ['form' => $form, 'job' => $job, 'waste' => $this->waste->ofJob($job)]);
     }
 
-    #[Route('/waste/{id}/take-back', name: 'waste_take_back', requirements: ['id' => JobResolver::NUMBER], methods: ['POST'])]
+    #[Route('/waste/{id}/take-back', name: 'waste_take_back', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(OwnVoter::MEND, 'portion')]
     public function takeBack(#[MapEntity] WastePortion $portion, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {

@@ -6,11 +6,11 @@ namespace AwakeShed\App\Work;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobResolver;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Job\LineDrawer;
+use AwakeShed\App\JobPage\LineDrawer;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Presentation\ActFigures;
 use AwakeShed\Core\Diagnosis\Assessor;
@@ -24,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The stages of the work after the gates, a step at a time or all on one page, and what is recorded of each. */
-#[Route('/jobs/{job}', requirements: ['job' => JobResolver::NUMBER])]
+#[Route('/jobs/{job}', requirements: ['job' => Address::NUMBER])]
 final class WorkController extends AbstractController
 {
     private const STAGE = 'fuel|locked|flush|split|path|needle|decide|jet';

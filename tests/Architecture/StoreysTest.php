@@ -50,7 +50,7 @@ final class StoreysTest
     public function testOnlyWhoRecordsReadsTheTableOfEntries(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('AwakeShed\App\FuelTest'), Selector::inNamespace('AwakeShed\App\Gate'), Selector::inNamespace('AwakeShed\App\Carburetor'), Selector::inNamespace('AwakeShed\App\Waste'), Selector::inNamespace('AwakeShed\App\Wait'))
+            ->classes(Selector::inNamespace('AwakeShed\App\FuelTest'), Selector::inNamespace('AwakeShed\App\Gate'), Selector::inNamespace('AwakeShed\App\Waste'), Selector::inNamespace('AwakeShed\App\Wait'))
             ->shouldNot()->dependOn()
             ->classes(Selector::classname('AwakeShed\App\Evidence\RecordReader'))
             ->because('there is one way into a job\'s record, the Recorder');

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Device\Gauge;
 
-use AwakeShed\App\Trace\TraceKind;
-
 /** A gauge that is read live: a pressure gauge on a pump, a tachometer, a frequency meter. */
 interface Gauge
 {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Device\Gauge;
 
-use AwakeShed\App\Trace\TraceKind;
 use AwakeShed\Core\Units\Unit;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Device\Gauge;
 
-use AwakeShed\App\Trace\TraceKind;
-
 /** What the stand-in for a gauge can play (invented; shaped as such traces look). */
 enum Scenario: string
 {

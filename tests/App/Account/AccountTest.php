@@ -6,11 +6,11 @@ namespace AwakeShed\Tests\App\Account;
 
 use AwakeShed\App\Account\KeptForms;
 use AwakeShed\App\Account\KnownSessions;
-use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Http\KeptInput;
+use AwakeShed\App\Presentation\Look;
+use AwakeShed\App\Presentation\UnitSystem;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Tests\App\ShedTestCase;
 use Psr\Cache\CacheItemPoolInterface;
@@ -162,7 +162,7 @@ final class AccountTest extends ShedTestCase
     {
         $this->signInByHand();
         $kept = KeptInput::of(Request::create('/jobs/1/findings', 'POST', ['test' => 'look.oil_colour']));
-        self::service(KeptForms::class)->keep((int) $this->member(Role::Technician)->getId(), $kept ?? self::fail());
+        self::service(KeptForms::class)->keep($this->member(Role::Technician)->getId(), $kept ?? self::fail());
         $this->browser->submitForm('Sign out');
         self::assertFalse(self::service(KeptForms::class)->has($this->member(Role::Technician)));
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Calc;
 
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\Given;
@@ -14,6 +13,7 @@ use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\Content\WorkedOut;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Presentation\UnitSystem;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;

@@ -8,7 +8,7 @@ use AwakeShed\App\Device\Gauge\GaugeCommand;
 use AwakeShed\App\Device\Gauge\NetworkGauge;
 use AwakeShed\App\Device\Gauge\Scenario;
 use AwakeShed\App\Device\Gauge\SilentGauge;
-use AwakeShed\App\Trace\TraceKind;
+use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\NeedleVerdict;
 use AwakeShed\Core\Trace\Series;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\FuelTest;
 
-use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Presentation\Look;
+use AwakeShed\App\Presentation\UnitSystem;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\Core\Fuel\JarSample;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Http;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Http\Outage;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Trace\Trace;
-use AwakeShed\App\Trace\TraceKind;
 use AwakeShed\Core\Trace\Series;
 use AwakeShed\Tests\App\ShedTestCase;
 use Doctrine\DBAL\Driver\PDO\Exception as DriverFailure;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Oil;
 
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Presentation\UnitSystem;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Tests\App\ShedTestCase;
 

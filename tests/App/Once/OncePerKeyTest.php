@@ -23,7 +23,7 @@ final class OncePerKeyTest extends ShedTestCase
         $runs = 0;
         $made = [];
         for ($tap = 0; $tap < 3; ++$tap) {
-            $made[] = self::service(OncePerKey::class)->run($key, $this->member(Role::Technician), static function () use (&$runs): int {
+            $made[] = self::service(OncePerKey::class)->run($key, $this->member(Role::Technician)->getId(), static function () use (&$runs): int {
                 return 40 + ++$runs;
             });
         }
@@ -35,7 +35,7 @@ final class OncePerKeyTest extends ShedTestCase
         $key = RequestKey::fresh();
         $member = $this->member(Role::Technician);
         try {
-            self::service(OncePerKey::class)->run($key, $member, static function () use ($member): null {
+            self::service(OncePerKey::class)->run($key, $member->getId(), static function () use ($member): null {
                 $member->appoint(Role::Owner);
 
                 throw new \DomainException('half way');
@@ -59,9 +59,9 @@ final class OncePerKeyTest extends ShedTestCase
     {
         [$old, $fresh] = [RequestKey::fresh(), RequestKey::fresh()];
         self::mockTime(new \DateTimeImmutable('2026-08-01'));
-        self::service(OncePerKey::class)->run($old, $this->member(Role::Technician), static fn (): null => null);
+        self::service(OncePerKey::class)->run($old, $this->member(Role::Technician)->getId(), static fn (): null => null);
         self::mockTime(new \DateTimeImmutable('2026-11-01'));
-        self::service(OncePerKey::class)->run($fresh, $this->member(Role::Technician), static fn (): null => null);
+        self::service(OncePerKey::class)->run($fresh, $this->member(Role::Technician)->getId(), static fn (): null => null);
         $tester = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:forget-keys'));
         $tester->execute([]);
         self::assertStringContainsString('1 request keys forgotten.', $tester->getDisplay());

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\School;
 
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Job\Intake;
-use AwakeShed\App\Job\IntakeInput;
+use AwakeShed\App\Intake\Intake;
+use AwakeShed\App\Intake\IntakeInput;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\School\Schools;
 use AwakeShed\Core\Evidence\MachineKind;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Trace;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Trace\RecordingSlots;
 use AwakeShed\App\Trace\Trace;
-use AwakeShed\App\Trace\TraceKind;
 use AwakeShed\Tests\App\ShedTestCase;
 
 final class RecordingSlotsTest extends ShedTestCase

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Work;
 
-use AwakeShed\App\Account\Look;
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Account\UnitSystem;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\Machine;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Presentation\Look;
+use AwakeShed\App\Presentation\UnitSystem;
 use AwakeShed\App\Presentation\Words;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Account;
+namespace AwakeShed\App\Presentation;
 
 /** The units a person reads and types by default; any other unit may be typed behind a number. */
 enum UnitSystem: string

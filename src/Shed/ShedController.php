@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Shed;
 
 use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -16,7 +16,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class ShedController extends AbstractController
 {
     #[Route('/', name: 'shed', methods: ['GET'])]
-    public function shed(Request $request, JobRepository $jobs, WantedPartRepository $wanted): Response
+    public function shed(Request $request, ShedList $list, WantedPartRepository $wanted): Response
     {
         $query = ShedQuery::fromAddress($request->query);
         if (1 === preg_match('/^([1-9]\d{0,8})-(\d{1,3})$/', $query->find, $label)) {
@@ -24,13 +24,13 @@ final class ShedController extends AbstractController
             return $this->redirectToRoute('carburetor', ['job' => $label[1], 'place' => $label[2]]);
         }
 
-        $rows = $jobs->rows($query);
+        $rows = $list->rows($query);
 
         return $this->render('job/shed.html.twig', [
             'query' => $query,
             'rows' => $rows,
             'wanted' => $wanted->waitedFor(array_column($rows, 'id')),
-            'counts' => $jobs->counts($query),
+            'counts' => $list->counts($query),
             'kinds' => MachineKind::cases(),
             'stands' => Progress::cases(),
             'sorts' => ShedSort::cases(),

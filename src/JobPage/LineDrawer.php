@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\JobPage;
 
+use AwakeShed\App\Job\Job;
 use AwakeShed\App\Presentation\LineDrawing;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;

@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Intake;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
+use AwakeShed\App\Http\Address;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Photo\UnusablePhoto;
 use AwakeShed\App\Presentation\Words;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -46,7 +49,7 @@ final class IntakeController extends AbstractController
         return $this->render('job/take_in.html.twig', ['form' => $form]);
     }
 
-    #[Route('/jobs/{job}/machine', name: 'job_machine', requirements: ['job' => JobResolver::NUMBER], methods: ['GET', 'POST'])]
+    #[Route('/jobs/{job}/machine', name: 'job_machine', requirements: ['job' => Address::NUMBER], methods: ['GET', 'POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function machine(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Exchange;
+namespace AwakeShed\App\Presentation;
 
 /** Rows as comma separated values. */
 final readonly class CsvText

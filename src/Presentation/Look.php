@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Account;
+namespace AwakeShed\App\Presentation;
 
 /** How the pages are coloured. */
 enum Look: string

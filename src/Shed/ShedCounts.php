@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Shed;
 
 /** How many machines there are, by where they stand. */
 final readonly class ShedCounts

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Intake;
 
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\Machine;
 use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Evidence\Feed;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Shed;
 
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Gate\Progress;

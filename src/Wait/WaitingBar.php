@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
-
-use AwakeShed\App\Wait\Wait;
+namespace AwakeShed\App\Wait;
 
 /** What waits, as of a moment. */
 final readonly class WaitingBar

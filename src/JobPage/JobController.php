@@ -2,13 +2,16 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\JobPage;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\Core\Stage\HandBackCheck;
@@ -21,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The job page: the line, what the shed makes of the evidence, and the way to everything else. */
-#[Route('/jobs/{job}', requirements: ['job' => JobResolver::NUMBER])]
+#[Route('/jobs/{job}', requirements: ['job' => Address::NUMBER])]
 final class JobController extends AbstractController
 {
     public function __construct(private readonly Recorder $recorder, private readonly JobPages $pages)

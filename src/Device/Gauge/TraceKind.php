@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Trace;
+namespace AwakeShed\App\Device\Gauge;
 
 use AwakeShed\Core\Units\PressureUnit;
 use AwakeShed\Core\Units\SpeedUnit;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Evidence;
 
-use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Job\JobRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

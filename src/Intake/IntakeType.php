@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Intake;
 
 use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\AsksWhenUnusual;

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\JobPage;
 
 use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Job\Job;
 use AwakeShed\App\Presentation\LineDrawing;
 use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Evidence\CaseFile;

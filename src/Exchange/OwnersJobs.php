@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Exchange;
 
 use AwakeShed\App\Evidence\Content\Rewritten;
 use AwakeShed\App\Evidence\RecordReader;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\Machine;
 use Doctrine\ORM\EntityManagerInterface;
 
 /** Whose machines the jobs are about: found by name, and made nobody's. */

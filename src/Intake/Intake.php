@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Job;
+namespace AwakeShed\App\Intake;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Content\JarRead;
@@ -10,6 +10,9 @@ use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\Source;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobWriter;
+use AwakeShed\App\Job\Machine;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\School\Schools;
