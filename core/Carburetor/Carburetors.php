@@ -22,13 +22,13 @@ final readonly class Carburetors
 
     public static function shipped(): self
     {
-        /** @var array{types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: bool, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
+        /** @var array{types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: string, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
         $data = Table::read(__DIR__.'/data/carburetors.json');
         $types = [];
         foreach ($data['types'] as $type) {
             $types[$type['id']] = new CarburetorType(
                 $type['id'],
-                array_map(static fn (array $part): PartKind => new PartKind($part['id'], Material::from($part['material']), $part['asks'] ?? [], $part['stack'] ?? false, $part['size'] ?? null), $type['parts']),
+                array_map(static fn (array $part): PartKind => new PartKind($part['id'], Material::from($part['material']), $part['asks'] ?? [], $part['stack'] ?? null, $part['size'] ?? null), $type['parts']),
                 array_map(static fn (array $passage): Passage => new Passage($passage['id'], $passage['from'], $passage['to'], $passage['circuit'], $passage['bore_mm'] ?? null, $passage['test'] ?? null, $passage['holes'] ?? null), $type['passages']),
             );
         }

@@ -7,13 +7,15 @@ namespace AwakeShed\Core\Carburetor;
 /** A part that came off, at its numbered place on the mat, with all that is needed to put it back. */
 final readonly class Part
 {
+    private const COVERS = ['filter_base', 'filter_gasket'];
+
     /**
      * @param int                   $place   counted from 1 in the order of removal
      * @param string|null           $kind    the template's word for it; null for a part of one's own naming
      * @param string                $name    as it was written, empty where the kind says it
      * @param array<string, string> $notes   orientation, hole, turns, bore, size: as written
      * @param list<string>          $cleaned methods, in order
-     * @param bool                  $isStack its order among the gaskets counts
+     * @param string|null           $stack   among whose gaskets its order counts
      */
     public function __construct(
         public int $place,
@@ -25,7 +27,7 @@ final readonly class Part
         public ?PartFate $keep = null,
         public bool $isOn = false,
         public array $cleaned = [],
-        public bool $isStack = false,
+        public ?string $stack = null,
     ) {
     }
 
@@ -33,6 +35,12 @@ final readonly class Part
     public function fate(): ?PartFate
     {
         return $this->keep ?? $this->condition?->advises();
+    }
+
+    /** A cover: what is behind it is checked, and run bare for a moment, before it goes on. */
+    public function isCover(): bool
+    {
+        return \in_array($this->kind, self::COVERS, true);
     }
 
     public function withNote(string $note, string $value): self
@@ -66,6 +74,6 @@ final readonly class Part
      */
     private function changed(?array $notes = null, ?Condition $condition = null, ?PartFate $keep = null, ?bool $isOn = null, ?array $cleaned = null): self
     {
-        return new self($this->place, $this->kind, $this->name, $this->material, $notes ?? $this->notes, $condition ?? $this->condition, $keep ?? $this->keep, $isOn ?? $this->isOn, $cleaned ?? $this->cleaned, $this->isStack);
+        return new self($this->place, $this->kind, $this->name, $this->material, $notes ?? $this->notes, $condition ?? $this->condition, $keep ?? $this->keep, $isOn ?? $this->isOn, $cleaned ?? $this->cleaned, $this->stack);
     }
 }

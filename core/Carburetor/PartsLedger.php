@@ -59,7 +59,9 @@ final readonly class PartsLedger
         if (MoveKind::Begin === $move->kind) {
             return $this->begun($move->said['type'] ?? '', $move->order);
         }
-        if (!$this->isOpen) {
+        // Covers may wait until the bare first run is over, and the ledger is closed for it.
+        $isLateCover = MoveKind::On === $move->kind && $this->wasClosed && true === ($this->parts[$move->place ?? 0] ?? null)?->isCover();
+        if (!$this->isOpen && !$isLateCover) {
             throw ImpossibleMove::notBegun();
         }
 
@@ -95,10 +97,23 @@ final readonly class PartsLedger
         return array_values(array_filter(array_reverse($this->parts), static fn (Part $part): bool => !$part->isOn));
     }
 
-    /** @return list<Part> the gaskets and what lies between them, in the order they go on */
-    public function stack(): array
+    /** @return array<string, list<Part>> by stack, the gaskets and what lies between them, in the order they go on */
+    public function stacks(): array
     {
-        return array_values(array_filter(array_reverse($this->parts), static fn (Part $part): bool => $part->isStack));
+        $stacks = [];
+        foreach (array_reverse($this->parts) as $part) {
+            if (null !== $part->stack) {
+                $stacks[$part->stack][] = $part;
+            }
+        }
+
+        return $stacks;
+    }
+
+    /** @return list<Part> what lies on the mat and has to be back before the check: covers may wait */
+    public function toGoBack(): array
+    {
+        return array_values(array_filter($this->onMat(), static fn (Part $part): bool => !$part->isCover()));
     }
 
     /** @return list<CoverCheck> not passed since a part was last moved */
@@ -195,7 +210,7 @@ final readonly class PartsLedger
             throw ImpossibleMove::unknownHole($kindId);
         }
 
-        return $this->noted(new Part($place, null === $kind ? null : $kindId, $name, $material, isStack: $kind->isStack ?? false), $notes);
+        return $this->noted(new Part($place, null === $kind ? null : $kindId, $name, $material, stack: $kind?->stack), $notes);
     }
 
     /**
@@ -231,11 +246,9 @@ final readonly class PartsLedger
         if ($part->isOn) {
             throw ImpossibleMove::alreadyOn($part->place);
         }
-        if ($part->isStack) {
-            foreach ($this->stack() as $below) {
-                if ($below->place > $part->place && !$below->isOn) {
-                    throw ImpossibleMove::under($part->place, $below->place);
-                }
+        foreach (null === $part->stack ? [] : $this->stacks()[$part->stack] ?? [] as $below) {
+            if ($below->place > $part->place && !$below->isOn) {
+                throw ImpossibleMove::under($part->place, $below->place);
             }
         }
 
@@ -268,8 +281,8 @@ final readonly class PartsLedger
             throw ImpossibleMove::noSuch('check', $check);
         }
         // Checked with a part still lying there, it would have to be checked again.
-        if ([] !== $this->onMat()) {
-            throw ImpossibleMove::partsLeft(\count($this->onMat()));
+        if ([] !== $this->toGoBack()) {
+            throw ImpossibleMove::partsLeft(\count($this->toGoBack()));
         }
 
         return $this->with(checked: array_values(array_unique([...$this->checked, $check])));
@@ -278,8 +291,8 @@ final readonly class PartsLedger
     /** @throws ImpossibleMove */
     private function closed(): self
     {
-        if ([] !== $this->onMat() || [] !== $this->checksLeft()) {
-            throw ImpossibleMove::notClosable(\count($this->onMat()), \count($this->checksLeft()));
+        if ([] !== $this->toGoBack() || [] !== $this->checksLeft()) {
+            throw ImpossibleMove::notClosable(\count($this->toGoBack()), \count($this->checksLeft()));
         }
 
         return new self($this->carburetors, false, $this->type, $this->parts, $this->tried, $this->checked, true);
@@ -294,7 +307,7 @@ final readonly class PartsLedger
     /** A part that comes off or goes on may undo what was checked; a note does not. */
     private function withPart(Part $part): self
     {
-        $isMoved = ($this->parts[$part->place] ?? null)?->isOn !== $part->isOn;
+        $isMoved = ($this->parts[$part->place] ?? null)?->isOn !== $part->isOn && !$part->isCover();
         $parts = [$part->place => $part] + $this->parts;
         ksort($parts);
 

@@ -15,11 +15,12 @@ final readonly class PassageState
     /** @return 'proved'|'partly'|'blocked'|'untried' */
     public function word(): string
     {
-        $isCounted = null === $this->passage->holes || $this->holesOpen === $this->passage->holes;
+        // Holes that are counted say it by themselves: all of them open, or not.
+        $isProved = null === $this->passage->holes ? [] === array_diff($this->passage->exits, $this->seen) : $this->holesOpen === $this->passage->holes;
 
         return match (true) {
             $this->isBlocked => 'blocked',
-            [] === array_diff($this->passage->exits, $this->seen) && $isCounted => 'proved',
+            $isProved => 'proved',
             [] !== $this->seen || null !== $this->holesOpen => 'partly',
             default => 'untried',
         };

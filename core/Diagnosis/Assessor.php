@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
@@ -82,7 +83,7 @@ final readonly class Assessor
     /**
      * How belief moved over the course of a job.
      *
-     * @param list<list<Finding|PutRight>> $steps what came together, in the order it came
+     * @param list<list<Finding|PutRight|Done>> $steps what came together, in the order it came
      *
      * @return list<array<string, float>> by fault, after each step
      */

@@ -10,7 +10,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
 /**
  * How often faults are met and what each shows ({@see Odds}).
  *
- * @phpstan-type Factors array{prior: float|int, idle_months?: list<array{float|int, float|int}>, layup?: array<string, float|int>, fuel_kind?: array<string, float|int>, kinds?: array<string, float|int>, cycle?: string, brings?: array<string, float|int>, shows: array<string, array<string, float|int>>}
+ * @phpstan-type Factors array{prior: float|int, idle_months?: list<array{float|int, float|int}>, layup?: array<string, float|int>, fuel_kind?: array<string, float|int>, kinds?: array<string, float|int>, cycle?: string, only_kinds?: list<string>, only_feed?: string, without_electric_start?: bool, brings?: array<string, float|int>, shows: array<string, array<string, float|int>>}
  * @phpstan-type ClaimRule array{base: float|int, against?: array<string, array<string, float|int>>, above?: array<string, array{float|int, float|int}>, below?: array<string, array{float|int, float|int}>}
  */
 final readonly class FaultModel
@@ -53,6 +53,12 @@ final readonly class FaultModel
     public function faults(): array
     {
         return array_keys($this->faults);
+    }
+
+    /** @return array<string, mixed> the tests in which a fault shows, as keys */
+    public function shownBy(string $fault): array
+    {
+        return $this->faults[$fault]['shows'] ?? [];
     }
 
     /**
@@ -124,6 +130,9 @@ final readonly class FaultModel
     /** @param Factors $known */
     private function canBe(array $known, MachineFacts $machine): bool
     {
-        return !isset($known['cycle']) || $known['cycle'] === $machine->cycle->value;
+        return (!isset($known['cycle']) || $known['cycle'] === $machine->cycle->value)
+            && \in_array($machine->kind->value, $known['only_kinds'] ?? [$machine->kind->value], true)
+            && (!isset($known['only_feed']) || $known['only_feed'] === $machine->usualFeed()->value)
+            && (($known['without_electric_start'] ?? true) || false !== $machine->electricStart);
     }
 }

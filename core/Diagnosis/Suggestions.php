@@ -30,6 +30,13 @@ final readonly class Suggestions
 
     private const TELLS = 3;
 
+    /** An engine that did not start is not run. */
+    private const RUNS = ['start.plain' => ['runs', 'runs_rough'], 'start.bypass' => ['runs_while_fed']];
+
+    /** States after which nobody looks again at what was changed: it is new, clean or gone. */
+    private const ANSWERS = ['renewed', 'replaced', 'drained', 'cleaned', 'flushed', 'dried', 'tapped'];
+    private const FRESH_FUEL = 'tank.filled';
+
     public function __construct(private FaultModel $model, private Vocabulary $vocabulary)
     {
     }
@@ -110,7 +117,20 @@ final readonly class Suggestions
     {
         return !str_starts_with($test, 'claim.')
             && $this->vocabulary->applies($test, $case->machine)
+            && !$this->isAnsweredByState($test, $case)
             && (null === $case->standing($test) || $case->putRightSince($test, ...array_keys($this->model->tests[$test]->causes ?? [])));
+    }
+
+    /** Whether the state of the machine says already what the test would, or it cannot be made as the machine stands. */
+    private function isAnsweredByState(string $test, CaseFile $case): bool
+    {
+        if (str_starts_with($test, 'run.') && !$case->says(self::RUNS)) {
+            return true;
+        }
+
+        $act = $case->changedBy($test);
+
+        return null !== $act && (\in_array($act->state, self::ANSWERS, true) || self::FRESH_FUEL === $act->id);
     }
 
     /** @return float min */
@@ -122,13 +142,13 @@ final readonly class Suggestions
     /**
      * @param list<Blocker> $blockers
      *
-     * @return list<string>|null the looks that would open it; null where a hold stands in the way
+     * @return list<string>|null the looks that would open it; null where a hold stands in the way, or something has to be done first
      */
     private static function onlyLooks(array $blockers): ?array
     {
         $looks = [];
         foreach ($blockers as $blocker) {
-            if (\in_array($blocker->kind, [BlockerKind::Hold, BlockerKind::Refit], true)) {
+            if (\in_array($blocker->kind, [BlockerKind::Hold, BlockerKind::Act], true)) {
                 return null;
             }
             $looks[] = $blocker->until;

@@ -4,11 +4,24 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Evidence;
 
-/** All the evidence of one job, in the order it came: the machine, the schools chosen, findings and cures. */
+/**
+ * All the evidence of one job, in the order it came: the machine, the schools chosen, findings, acts and cures. It is
+ * folded once, in that order, into what stands now.
+ *
+ * A finding says how something was; an act changes how it is. What an act changed, earlier findings no longer speak for.
+ */
 final readonly class CaseFile
 {
-    /** @var array<string, int> by test, the place of its last finding among the events */
-    private array $lastFound;
+    public MachineState $state;
+
+    /** @var array<string, array{int, Finding}> by test, the finding that stands and its place among the events */
+    private array $standing;
+
+    /** @var array<string, array{int, Finding}> by test, its last finding, whether it stands or not */
+    private array $last;
+
+    /** @var array<string, ActDefinition> by test that was not made since, the last act that changed what it looks at */
+    private array $changed;
 
     /** @var array<string, int> by fault, the place of its last cure */
     private array $lastCured;
@@ -17,11 +30,10 @@ final readonly class CaseFile
     private array $everSaid;
 
     /**
-     * @param list<Finding|PutRight>                         $events
+     * @param list<Finding|PutRight|Done>                    $events
      * @param array<string, string>                          $schools question => chosen school
      * @param array<string, \AwakeShed\Core\Fuel\JarReading> $jars    the jars behind the findings, by sample (tank, bowl)
      * @param array<string, mixed>                           $extras  keys of a read case file that mean nothing here, kept for writing
-     * @param bool                                           $isApart the carburetor is stripped, or refitted and not checked
      */
     public function __construct(
         public MachineFacts $machine,
@@ -29,30 +41,69 @@ final readonly class CaseFile
         public array $schools = [],
         public array $jars = [],
         public array $extras = [],
-        public bool $isApart = false,
     ) {
-        $found = $cured = $said = [];
+        $standing = $last = $changed = $cured = $said = [];
+        $states = $places = $touched = $acts = $counts = [];
         foreach ($events as $place => $event) {
-            if ($event instanceof Finding) {
-                $found[$event->test] = $place;
-                foreach ($event->outcomes as $outcome) {
-                    $said[$event->test][$outcome] = true;
-                }
-            } else {
+            if ($event instanceof PutRight) {
                 $cured[$event->fault] = $place;
+                continue;
+            }
+            if ($event instanceof Finding) {
+                $found = [$event];
+            } else {
+                $act = $event->act;
+                foreach ($act->voids as $test) {
+                    $changed[$test] = $act;
+                    unset($standing[$test]);
+                }
+                foreach ($act->putsRight as $fault) {
+                    $cured[$fault] = $place;
+                }
+                $states[$act->thing] = $act->state;
+                $places[$act->thing] = $act->place() ?? $places[$act->thing] ?? null;
+                $touched[$act->thing] = $acts[$act->id] = $place;
+                $counts[$act->id] = ($counts[$act->id] ?? 0) + 1;
+                $found = $act->shows;
+            }
+            foreach ($found as $finding) {
+                $standing[$finding->test] = $last[$finding->test] = [$place, $finding];
+                unset($changed[$finding->test]);
+                foreach ($finding->outcomes as $outcome) {
+                    $said[$finding->test][$outcome] = true;
+                }
             }
         }
-        $this->lastFound = $found;
+        $this->standing = $standing;
+        $this->last = $last;
+        $this->changed = $changed;
         $this->lastCured = $cured;
         $this->everSaid = $said;
+        $this->state = new MachineState($states, array_filter($places, is_string(...)), $touched, $acts, $counts);
     }
 
-    /** The finding of a test that stands: the last made. */
+    /** The finding of a test that stands: the last made, unless an act has changed what it looked at. */
     public function standing(string $test): ?Finding
     {
-        $event = isset($this->lastFound[$test]) ? $this->events[$this->lastFound[$test]] : null;
+        return $this->standing[$test][1] ?? null;
+    }
 
-        return $event instanceof Finding ? $event : null;
+    /** The last finding of a test, whether it stands or not. */
+    public function lastFound(string $test): ?Finding
+    {
+        return $this->last[$test][1] ?? null;
+    }
+
+    /** Whether a finding of the test was made and an act has changed since what it looked at. */
+    public function isVoided(string $test): bool
+    {
+        return isset($this->changed[$test], $this->last[$test]);
+    }
+
+    /** The last act that changed what a test looks at, where it was not made since. */
+    public function changedBy(string $test): ?ActDefinition
+    {
+        return $this->changed[$test] ?? null;
     }
 
     /**
@@ -74,10 +125,26 @@ final readonly class CaseFile
         return false;
     }
 
+    /**
+     * Whether any of these stands now.
+     *
+     * @param array<string, list<string>> $whenAny outcomes by test
+     */
+    public function says(array $whenAny): bool
+    {
+        foreach ($whenAny as $test => $outcomes) {
+            if (true === $this->standing($test)?->saysAnyOf($outcomes)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether any fault of the list was put right after the last finding of this test. */
     public function putRightSince(string $test, string ...$faults): bool
     {
-        $found = $this->lastFound[$test] ?? -1;
+        $found = $this->last[$test][0] ?? -1;
         foreach ($faults as $fault) {
             if (($this->lastCured[$fault] ?? -1) > $found) {
                 return true;
@@ -87,10 +154,22 @@ final readonly class CaseFile
         return false;
     }
 
+    /** @return int the place among the events of the finding of a test that stands; -1 when none does */
+    public function foundAt(string $test): int
+    {
+        return $this->standing[$test][0] ?? -1;
+    }
+
+    /** @return int the place among the events of a fault's last cure; -1 when it never was put right */
+    public function curedAt(string $fault): int
+    {
+        return $this->lastCured[$fault] ?? -1;
+    }
+
     /** Whether the finding of a test that stands came after so many events. */
     public function isFoundAfter(string $test, int $events): bool
     {
-        return ($this->lastFound[$test] ?? -1) >= $events;
+        return $this->foundAt($test) >= $events;
     }
 
     public function wasPutRight(string $fault): bool
@@ -98,8 +177,14 @@ final readonly class CaseFile
         return isset($this->lastCured[$fault]);
     }
 
-    public function with(Finding|PutRight $event): self
+    /** @return list<string> the faults that were put right, by an act or by word */
+    public function cured(): array
     {
-        return new self($this->machine, [...$this->events, $event], $this->schools, $this->jars, $this->extras, $this->isApart);
+        return array_keys($this->lastCured);
+    }
+
+    public function with(Finding|PutRight|Done $event): self
+    {
+        return new self($this->machine, [...$this->events, $event], $this->schools, $this->jars, $this->extras);
     }
 }

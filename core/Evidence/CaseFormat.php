@@ -31,10 +31,11 @@ final readonly class CaseFormat
     public const SCHEMA = __DIR__.'/data/case.schema.json';
 
     private const OWN_KEYS = ['format', 'version', 'machine', 'schools', 'findings', 'jars'];
-    private const MACHINE_KEYS = ['kind', 'cycle', 'displacement_cc', 'compression_ratio', 'compression_release', 'feed', 'choke', 'oil_ml', 'tank_ml', 'blade_mm', 'governed_rpm', 'spoken_for'];
+    private const MACHINE_KEYS = ['kind', 'cycle', 'displacement_cc', 'compression_ratio', 'compression_release', 'feed', 'choke', 'oil_ml', 'tank_ml', 'blade_mm', 'governed_rpm', 'spoken_for', 'cylinders', 'electric_start'];
 
     /** Readings in `measured` that cannot be below this, by the unit at the end of their key. */
-    private const MEASURED_FLOORS = ['_ml' => 0.0, '_mm' => 0.0, '_cc' => 0.0, '_minutes' => 0.0, '_months' => 0.0, '_celsius' => -273.15, '_rpm' => 0.0, '_k' => 0.0];
+    private const MEASURED_FLOORS = ['_ml' => 0.0, '_mm' => 0.0, '_cc' => 0.0, '_minutes' => 0.0, '_months' => 0.0, '_celsius' => -273.15, '_rpm' => 0.0, '_k' => 0.0,
+        'ml' => 0.0, 'mm' => 0.0, 'rpm' => 0.0, 'minutes' => 0.0, 'times' => 0.0, 'pulls' => 0.0, 'turns' => 0.0];
 
     public function __construct(private Vocabulary $vocabulary, private EventFormat $events)
     {
@@ -55,7 +56,7 @@ final readonly class CaseFormat
         }
         $events = [];
         foreach ($document['findings'] ?? [] as $index => $entry) {
-            $events[] = self::attempt('/findings/'.$index, fn (): Finding|PutRight => $this->event($entry), $problems);
+            $events[] = self::attempt('/findings/'.$index, fn (): Finding|PutRight|Done => $this->event($entry), $problems);
         }
         $jars = [];
         foreach ($document['jars'] ?? [] as $sample => $jar) {
@@ -111,6 +112,8 @@ final readonly class CaseFormat
             $number('blade_mm'),
             $number('governed_rpm'),
             $word('spoken_for'),
+            null === $number('cylinders') ? null : (int) $number('cylinders'),
+            isset($machine['electric_start']) ? true === $machine['electric_start'] : null,
             array_diff_key($machine, array_flip(self::MACHINE_KEYS)),
         );
     }
@@ -125,7 +128,9 @@ final readonly class CaseFormat
             'feed' => $machine->feed?->value,
             'choke' => $machine->choke?->value,
             'spoken_for' => $machine->spokenFor,
-        ] + $machine->numbers(), static fn (string|bool|float|null $fact): bool => null !== $fact) + $machine->extras;
+            'cylinders' => $machine->cylinders,
+            'electric_start' => $machine->electricStart,
+        ] + $machine->numbers(), static fn (string|bool|float|int|null $fact): bool => null !== $fact) + $machine->extras;
     }
 
     /**
@@ -133,7 +138,7 @@ final readonly class CaseFormat
      *
      * @throws Refusal
      */
-    private function event(array $entry): Finding|PutRight
+    private function event(array $entry): Finding|PutRight|Done
     {
         $event = $this->events->read($entry) ?? throw UnknownWord::outcomeWanted($this->vocabulary->test(\is_string($entry['test'] ?? null) ? $entry['test'] : ''));
         if ($event instanceof PutRight) {
@@ -141,7 +146,9 @@ final readonly class CaseFormat
 
             return $event;
         }
-        $this->vocabulary->check($event);
+        if ($event instanceof Finding) {
+            $this->vocabulary->check($event);
+        }
         foreach ($event->measured as $key => $value) {
             self::checkMeasured((string) $key, $value);
         }

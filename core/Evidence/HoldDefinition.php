@@ -13,6 +13,8 @@ final readonly class HoldDefinition
      * @param list<string>                $untilPutRightAny faults of which one put right afterwards releases it
      * @param string|null                 $untilNewFinding  the test whose later, different finding releases it
      * @param list<MachineKind>|null      $kinds            null: every kind
+     * @param non-empty-list<string>      $waysOut          acts and tests that lead out of it
+     * @param bool                        $isMendedInHand   with the carburetor off or open
      */
     public function __construct(
         public string $id,
@@ -21,6 +23,8 @@ final readonly class HoldDefinition
         public array $untilPutRightAny,
         public ?string $untilNewFinding,
         public ?array $kinds,
+        public array $waysOut,
+        public bool $isMendedInHand,
     ) {
     }
 

@@ -33,6 +33,8 @@ final readonly class MachineFacts
      * @param float|null           $bladeMm          blade tip to tip, mm
      * @param float|null           $governedRpm      revolutions per minute without load
      * @param string|null          $spokenFor        ISO date the machine is wanted by
+     * @param int|null             $cylinders        1 or 2
+     * @param bool|null            $electricStart    whether it has one
      * @param array<string, mixed> $extras           keys of a read case file that mean nothing here, kept for writing
      *
      * @throws ImpossibleAmount when a number is outside its bounds
@@ -50,15 +52,26 @@ final readonly class MachineFacts
         public ?float $bladeMm = null,
         public ?float $governedRpm = null,
         public ?string $spokenFor = null,
+        public ?int $cylinders = null,
+        public ?bool $electricStart = null,
         public array $extras = [],
     ) {
         $this->cycle = $cycle ?? $kind->usualCycle();
+        if (null !== $cylinders) {
+            ImpossibleAmount::unlessBetween($cylinders, 1, 2, 'cylinders');
+        }
         foreach ($this->numbers() as $field => $value) {
             [$least, $most, $symbol] = self::BOUNDS[$field];
             if (null !== $value) {
                 ImpossibleAmount::unlessBetween($value, $least, $most, $symbol);
             }
         }
+    }
+
+    /** How fuel comes to the carburetor, as far as is known; where nobody has said, as it does on most of its kind (common practice). */
+    public function usualFeed(): Feed
+    {
+        return $this->feed ?? (MachineKind::RideOnMower === $this->kind ? Feed::Pump : Feed::Gravity);
     }
 
     /** @return array<key-of<self::BOUNDS>, float|null> by the case format's field names */

@@ -19,6 +19,11 @@ final class UnknownWord extends StatedRefusal
         return new self('word.unknown_fault', \sprintf('"%s" is not a fault of the vocabulary.', $id), ['word' => $id]);
     }
 
+    public static function act(string $id): self
+    {
+        return new self('word.unknown_act', \sprintf('"%s" is not an act of the vocabulary.', $id), ['word' => $id]);
+    }
+
     public static function outcome(TestDefinition $test, string $outcome): self
     {
         $allowed = implode(', ', $test->outcomes ?? []);

@@ -8,22 +8,26 @@ use AwakeShed\Core\Table;
 use AwakeShed\Core\Units\ImpossibleAmount;
 
 /**
+ * @phpstan-type OnlyFor array{tests: list<string>, kinds?: list<string>, cycles?: list<string>, electric_start?: bool, cylinders?: int, feed?: string}
+ *
  * The open vocabulary (data/vocabulary.json, a contract: ids grow, they are never renamed) and the shed's own
  * stricter rules beside it (data/house-rules.json).
  */
 final readonly class Vocabulary
 {
     /**
-     * @param array<string, TestDefinition>                                                                          $tests         by id
-     * @param array<string, string>                                                                                  $faults        id => English name
-     * @param list<HoldDefinition>                                                                                   $holds
-     * @param list<Prerequisite>                                                                                     $prerequisites
-     * @param array<string, array{least: float|int, most: float|int, unit: string}>                                  $numbers       by test id
-     * @param array<string, non-empty-list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}>> $onlyFor       by test id
-     * @param array<string, non-empty-list<string>>                                                                  $schools       question => schools, the default first
+     * @param array<string, TestDefinition>                                         $tests         by id
+     * @param array<string, ActDefinition>                                          $acts          by id
+     * @param array<string, string>                                                 $faults        id => English name
+     * @param list<HoldDefinition>                                                  $holds
+     * @param list<Prerequisite>                                                    $prerequisites
+     * @param array<string, array{least: float|int, most: float|int, unit: string}> $numbers       by test id
+     * @param array<string, non-empty-list<OnlyFor>>                                $onlyFor       by test id
+     * @param array<string, non-empty-list<string>>                                 $schools       question => schools, the default first
      */
     private function __construct(
         public array $tests,
+        public array $acts,
         public array $faults,
         public array $holds,
         public array $prerequisites,
@@ -35,19 +39,38 @@ final readonly class Vocabulary
 
     public static function shipped(): self
     {
-        /** @var array{tests: list<array{id: string, stage: string, minutes: float|int, outcomes: list<string>|'number', after: list<string>}>, faults: list<array{id: string, name: string}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>} $open */
+        /** @var array{tests: list<array{id: string, stage: string, minutes: float|int, outcomes: list<string>|'number', after: list<string>, kinds?: list<string>, cycles?: list<string>}>, acts: list<array{id: string, thing: string, state: string, voids: list<string>, puts_right: list<string>, measured: list<string>, kinds?: list<string>}>, faults: list<array{id: string, name: string}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>} $open */
         $open = self::decode('vocabulary.json');
-        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, after: list<array{tests: list<string>, looks: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>} $house */
+        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<OnlyFor>, act_shows: array<string, array<string, string>>, ways_out: array<string, non-empty-list<string>>, mended_in_hand: list<string>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, after: list<array{tests: list<string>, looks: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>} $house */
         $house = self::decode('house-rules.json');
 
         $tests = [];
+        $onlyFor = $house['only_for'];
         foreach ($open['tests'] as $test) {
             $outcomes = 'number' === $test['outcomes'] ? null : $test['outcomes'];
             $tests[$test['id']] = new TestDefinition($test['id'], $test['stage'], $test['minutes'], $outcomes, array_values(array_unique([...$test['after'], ...self::looksBefore($test['id'], $house['after'])])));
+            if (isset($test['kinds']) || isset($test['cycles'])) {
+                $onlyFor[] = ['tests' => [$test['id']]] + array_intersect_key($test, ['kinds' => true, 'cycles' => true]);
+            }
+        }
+        $acts = [];
+        foreach ($open['acts'] as $act) {
+            $shows = $house['act_shows'][$act['id']] ?? [];
+            $acts[$act['id']] = new ActDefinition(
+                $act['id'],
+                $act['thing'],
+                $act['state'],
+                $act['voids'],
+                $act['puts_right'],
+                $act['measured'],
+                isset($act['kinds']) ? array_map(MachineKind::from(...), $act['kinds']) : null,
+                array_map(Finding::observed(...), array_keys($shows), array_values($shows)),
+            );
         }
 
         return new self(
             $tests,
+            $acts,
             array_column($open['faults'], 'name', 'id'),
             array_map(static fn (array $hold): HoldDefinition => new HoldDefinition(
                 $hold['id'],
@@ -56,6 +79,8 @@ final readonly class Vocabulary
                 $hold['until_put_right_any'] ?? [],
                 $hold['until_new_finding'] ?? null,
                 isset($hold['kinds']) ? array_map(MachineKind::from(...), $hold['kinds']) : null,
+                $house['ways_out'][$hold['id']] ?? throw new \LogicException('Every hold has a way out.'),
+                \in_array($hold['id'], $house['mended_in_hand'], true),
             ), [...$open['holds'], ...$house['holds']]),
             array_map(static fn (array $rule): Prerequisite => new Prerequisite(
                 $rule['test'],
@@ -65,7 +90,7 @@ final readonly class Vocabulary
                 $rule['when']['at_least'],
             ), $house['first']),
             $house['numbers'],
-            self::byTest($house['only_for']),
+            self::byTest($onlyFor),
             $house['schools'],
         );
     }
@@ -74,6 +99,18 @@ final readonly class Vocabulary
     public function test(string $id): TestDefinition
     {
         return $this->tests[$id] ?? throw UnknownWord::test($id);
+    }
+
+    /** @throws UnknownWord */
+    public function act(string $id): ActDefinition
+    {
+        return $this->acts[$id] ?? throw UnknownWord::act($id);
+    }
+
+    /** Whether the machine can have the thing the act is done to. */
+    public function canBeDone(ActDefinition $act, MachineFacts $machine): bool
+    {
+        return null === $act->kinds || \in_array($machine->kind, $act->kinds, true);
     }
 
     /**
@@ -138,7 +175,10 @@ final readonly class Vocabulary
     {
         foreach ($this->onlyFor[$test] ?? [] as $rule) {
             if (!\in_array($machine->kind->value, $rule['kinds'] ?? [$machine->kind->value], true)
-                || !\in_array($machine->cycle->value, $rule['cycles'] ?? [$machine->cycle->value], true)) {
+                || !\in_array($machine->cycle->value, $rule['cycles'] ?? [$machine->cycle->value], true)
+                || (isset($rule['electric_start']) && false === $machine->electricStart)
+                || (isset($rule['cylinders']) && $machine->cylinders !== $rule['cylinders'])
+                || (isset($rule['feed']) && $machine->usualFeed()->value !== $rule['feed'])) {
                 return false;
             }
         }
@@ -164,9 +204,9 @@ final readonly class Vocabulary
     }
 
     /**
-     * @param list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}> $rules
+     * @param list<OnlyFor> $rules
      *
-     * @return array<string, non-empty-list<array{tests: list<string>, kinds?: list<string>, cycles?: list<string>}>>
+     * @return array<string, non-empty-list<OnlyFor>>
      */
     private static function byTest(array $rules): array
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Gate;
 
-/** One thing that keeps a test closed; `until` is the id of the test to make or of the hold to release. */
+/** One thing that keeps a test closed; `until` is the id of the test to make, of the act to do or of the hold to release. */
 final readonly class Blocker
 {
     private function __construct(public BlockerKind $kind, public string $until)
@@ -21,9 +21,9 @@ final readonly class Blocker
         return new self(BlockerKind::LookAgain, $test);
     }
 
-    public static function refit(): self
+    public static function act(string $act): self
     {
-        return new self(BlockerKind::Refit, 'refit');
+        return new self(BlockerKind::Act, $act);
     }
 
     public static function hold(string $hold): self

@@ -14,6 +14,6 @@ enum BlockerKind: string
 
     case Hold = 'hold';
 
-    /** The carburetor is apart, or refitted and not checked. */
-    case Refit = 'refit';
+    /** An act that has to be done first, as the machine stands. */
+    case Act = 'act';
 }

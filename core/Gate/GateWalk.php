@@ -32,6 +32,18 @@ final readonly class GateWalk
         return \in_array($gate, array_column($this->gates, 'id'), true);
     }
 
+    /** @return string|null the gate at which a look is needed; null where none needs it */
+    public function gateOf(string $look): ?string
+    {
+        foreach ($this->gates as $gate) {
+            if (\in_array($look, $gate->needed, true)) {
+                return $gate->id;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<GateState> the gates of this machine, in the order they are walked */
     public function of(CaseFile $case): array
     {
@@ -89,6 +101,25 @@ final readonly class GateWalk
             }
         }
 
-        return null !== $finding;
+        return null !== $finding || $this->isStillGood($case, $look);
+    }
+
+    /**
+     * What was good before an act changed it, is good after it (fresh oil into sound oil): only what opens a start is looked
+     * at each time.
+     */
+    private function isStillGood(CaseFile $case, string $look): bool
+    {
+        $last = $case->isVoided($look) ? $case->lastFound($look) : null;
+        if (null === $last || \in_array($look, $this->vocabulary->test('start.plain')->after, true)) {
+            return false;
+        }
+        foreach ($this->vocabulary->holds as $hold) {
+            if ($hold->isSetBy($last)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -5,26 +5,28 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Gate;
 
 use AwakeShed\Core\Evidence\CaseFile;
-use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\HoldDefinition;
 use AwakeShed\Core\Evidence\Prerequisite;
-use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\TestPattern;
 use AwakeShed\Core\Evidence\Vocabulary;
 
 /**
  * Says which tests are closed on a machine as its evidence stands, and by what.
  *
- * The vocabulary's rules, and three stricter ones of the house: a hold released by a cure still wants what set it
- * looked at again; a hold set by two different tests is released only by both; and {@see Prerequisite}. Beside them, an
- * engine is not started while its carburetor is apart or not checked.
+ * The vocabulary's rules; what the machine's present state closes ({@see Closures}); and stricter rules of the house: a
+ * hold released by a cure, or by an act, still wants what set it looked at again; a hold set by two different tests is
+ * released only by both; {@see Prerequisite}; and of oil that still smells after its first fill, one short run.
  */
 final readonly class Gatekeeper
 {
-    /** What wants the carburetor on and checked. */
-    private const NOT_APART = ['start.*', 'run.*'];
+    /** What a first fill that still smells does not stand for: anything longer than the run that carries the rest out. */
+    private const NOT_ON_RESIDUE = ['run.load', 'run.minutes_later', 'run.speed', 'run.idle', 'gen.*', 'washer.*'];
+    private const TURNS_OR_FIRES = ['feel.pull', 'start.*', 'spark.*', 'compression.*', 'run.*'];
 
-    public function __construct(private Vocabulary $vocabulary)
+    /** The state in which tests are closed, by the test that says so. */
+    private const RESIDUE = ['look.oil_smell' => ['residue_expected']];
+
+    public function __construct(private Vocabulary $vocabulary, private Closures $closures)
     {
     }
 
@@ -35,7 +37,7 @@ final readonly class Gatekeeper
      */
     public function blockers(CaseFile $case, string $test): array
     {
-        return $this->blockersAmong($case, $test, $this->holds($case), $this->demands($case));
+        return $this->blockersAmong($case, $test, HoldStates::of($this->vocabulary, $case), $this->closures->of($case), $this->demands($case));
     }
 
     /**
@@ -47,10 +49,10 @@ final readonly class Gatekeeper
      */
     public function closed(CaseFile $case, ?array $among = null): array
     {
-        [$holds, $demands] = [$this->holds($case), $this->demands($case)];
+        [$holds, $closures, $demands] = [HoldStates::of($this->vocabulary, $case), $this->closures->of($case), $this->demands($case)];
         $closed = [];
         foreach ($among ?? array_keys($this->vocabulary->tests) as $test) {
-            $blockers = $this->vocabulary->applies($test, $case->machine) ? $this->blockersAmong($case, $test, $holds, $demands) : [];
+            $blockers = $this->vocabulary->applies($test, $case->machine) ? $this->blockersAmong($case, $test, $holds, $closures, $demands) : [];
             if ([] !== $blockers) {
                 $closed[$test] = $blockers;
             }
@@ -62,129 +64,96 @@ final readonly class Gatekeeper
     /** @return list<HoldDefinition> the holds set and not yet released */
     public function standingHolds(CaseFile $case): array
     {
-        return array_values(array_filter(
-            $this->vocabulary->holds,
-            fn (HoldDefinition $hold): bool => HoldState::Set === $this->state($hold, $case),
-        ));
+        return HoldStates::of($this->vocabulary, $case)->set;
     }
 
-    /** @return list<string> the looks to be made once more, because what they found was put right since */
+    /** @return list<string> the looks to be made once more, because what they found was put right or changed since */
     public function looksOwed(CaseFile $case): array
     {
-        $owed = [];
-        foreach ($this->holds($case) as [$hold, $state]) {
-            if (HoldState::CuredNotSeen === $state) {
-                $owed = [...$owed, ...$this->toBeSeenAgain($hold, $case)];
-            }
-        }
+        return array_values(array_unique(array_merge([], ...array_map(static fn (array $one): array => $one[1], HoldStates::of($this->vocabulary, $case)->again))));
+    }
 
-        return array_values(array_unique($owed));
+    /** @return list<Closure> what the state of the machine closes */
+    public function closures(CaseFile $case): array
+    {
+        return $this->closures->of($case);
     }
 
     /**
-     * @param list<array{HoldDefinition, HoldState}> $holds   that close anything
-     * @param list<Prerequisite>                     $demands that the machine has not met
+     * @param list<Closure>      $closures
+     * @param list<Prerequisite> $demands  that the machine has not met
      *
      * @return list<Blocker>
      */
-    private function blockersAmong(CaseFile $case, string $test, array $holds, array $demands): array
+    private function blockersAmong(CaseFile $case, string $test, HoldStates $holds, array $closures, array $demands): array
     {
         $blockers = [];
         foreach ($this->vocabulary->test($test)->after as $look) {
-            if ($this->vocabulary->applies($look, $case->machine) && null === $case->standing($look)) {
-                $blockers[] = Blocker::look($look);
+            // By hand and with the plug out an engine may be pulled whatever is in its crankcase: that is how it is cleared.
+            $isPulledOpen = str_starts_with($test, 'pull.') && null !== $case->lastFound($look);
+            if ($this->vocabulary->applies($look, $case->machine) && null === $case->standing($look) && !$isPulledOpen) {
+                $blockers[] = $case->isVoided($look) ? Blocker::lookAgain($look) : Blocker::look($look);
             }
         }
-        foreach ($holds as [$hold, $state]) {
+        foreach ($holds->set as $hold) {
             if ($hold->blocks($test)) {
-                $blockers = [...$blockers, ...match ($state) {
-                    HoldState::Clear => [],
-                    HoldState::Set => [Blocker::hold($hold->id)],
-                    HoldState::CuredNotSeen => array_map(Blocker::lookAgain(...), $this->toBeSeenAgain($hold, $case)),
-                }];
+                $blockers[] = Blocker::hold($hold->id);
             }
         }
-        if ($case->isApart && TestPattern::matchesAny(self::NOT_APART, $test)) {
-            $blockers[] = Blocker::refit();
+        foreach ($holds->again as [$hold, $looks]) {
+            if ($hold->blocks($test)) {
+                $blockers = [...$blockers, ...array_map(Blocker::lookAgain(...), $looks)];
+            }
+        }
+        foreach ($closures as $closure) {
+            if ($closure->blocks($test)) {
+                $blockers = [...$blockers, ...array_map($this->until(...), $closure->until)];
+            }
         }
         foreach ($demands as $rule) {
             if ($rule->blocks($test)) {
                 $blockers[] = Blocker::look($rule->test);
             }
         }
+        $blockers = [...$blockers, ...self::residue($case, $test)];
 
         return \count($blockers) < 2 ? $blockers : array_values(array_unique($blockers, \SORT_REGULAR));
     }
 
-    /** @return list<array{HoldDefinition, HoldState}> those that are not clear */
-    private function holds(CaseFile $case): array
+    /**
+     * Oil that smells after the first fill of a flush is what is to be expected: it is run once, shortly, and drained hot.
+     * Said of oil that nobody has filled, it is gas in the oil.
+     *
+     * @return list<Blocker>
+     */
+    private static function residue(CaseFile $case, string $test): array
     {
-        $holds = [];
-        foreach ($this->vocabulary->holds as $hold) {
-            $state = $this->state($hold, $case);
-            if (HoldState::Clear !== $state) {
-                $holds[] = [$hold, $state];
-            }
+        if (!$case->says(self::RESIDUE)) {
+            return [];
         }
+        $smelled = $case->foundAt('look.oil_smell');
+        $isFilled = $case->state->last('crankcase.filled') >= 0;
+        $hasRun = max($case->state->last('engine.ran'), $case->foundAt('start.plain')) > $smelled;
+        $closes = match (true) {
+            !$isFilled => self::TURNS_OR_FIRES,
+            $hasRun => ['start.*', 'run.*', 'gen.*', 'washer.*'],
+            default => self::NOT_ON_RESIDUE,
+        };
+        // What is seen while that one run goes is part of it.
+        $isPartOfIt = $hasRun && 'run.smoke' === $test;
 
-        return $holds;
+        return TestPattern::matchesAny($closes, $test) && !$isPartOfIt ? [Blocker::act('crankcase.drained')] : [];
+    }
+
+    private function until(string $id): Blocker
+    {
+        return isset($this->vocabulary->acts[$id]) ? Blocker::act($id) : Blocker::look($id);
     }
 
     /** @return list<Prerequisite> */
     private function demands(CaseFile $case): array
     {
-        return array_values(array_filter($this->vocabulary->prerequisites, fn (Prerequisite $rule): bool => $this->isDemanded($rule, $case)));
-    }
-
-    private function state(HoldDefinition $hold, CaseFile $case): HoldState
-    {
-        if (null !== $hold->kinds && !\in_array($case->machine->kind, $hold->kinds, true)) {
-            return HoldState::Clear;
-        }
-        if ([] === $hold->untilPutRightAny) {
-            return $this->latestSets($hold, $case) ? HoldState::Set : HoldState::Clear;
-        }
-        // Most holds were never set, and a record may be long.
-        if (!$case->everSaid($hold->whenAny)) {
-            return HoldState::Clear;
-        }
-        $state = HoldState::Clear;
-        foreach ($case->events as $event) {
-            if ($event instanceof PutRight && \in_array($event->fault, $hold->untilPutRightAny, true) && HoldState::Set === $state) {
-                $state = HoldState::CuredNotSeen;
-            } elseif ($event instanceof Finding && $hold->isSetBy($event) && $this->vocabulary->applies($event->test, $case->machine)) {
-                $state = HoldState::Set;
-            }
-        }
-
-        return HoldState::CuredNotSeen === $state && [] === $this->toBeSeenAgain($hold, $case) ? HoldState::Clear : $state;
-    }
-
-    private function latestSets(HoldDefinition $hold, CaseFile $case): bool
-    {
-        foreach (array_keys($hold->whenAny) as $test) {
-            $standing = $case->standing($test);
-            if (null !== $standing && $this->vocabulary->applies($test, $case->machine) && $hold->isSetBy($standing)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** @return list<string> the tests whose bad outcome was cured since, and which nobody has made again */
-    private function toBeSeenAgain(HoldDefinition $hold, CaseFile $case): array
-    {
-        return array_values(array_filter(array_keys($hold->whenAny), static function (string $test) use ($hold, $case): bool {
-            $standing = $case->standing($test);
-
-            return null !== $standing && $hold->isSetBy($standing) && $case->putRightSince($test, ...$hold->untilPutRightAny);
-        }));
-    }
-
-    private function isDemanded(Prerequisite $rule, CaseFile $case): bool
-    {
-        return ($case->standing($rule->claim)->number ?? 0.0) >= $rule->atLeast
-            && true !== $case->standing($rule->test)?->saysAnyOf([$rule->outcome]);
+        return array_values(array_filter($this->vocabulary->prerequisites, static fn (Prerequisite $rule): bool => ($case->standing($rule->claim)->number ?? 0.0) >= $rule->atLeast
+            && true !== $case->standing($rule->test)?->saysAnyOf([$rule->outcome])));
     }
 }

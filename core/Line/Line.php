@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Line;
 
+use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Table;
@@ -35,16 +37,16 @@ final readonly class Line
      * @param array<string, list<string>>                         $faults   fault => elements
      * @param array<string, list<string>>                         $rooms    element, "machine" or "story" => the tests made there
      */
-    private function __construct(private array $outcomes, private array $faults, public array $rooms)
+    private function __construct(private array $outcomes, private array $faults, public array $rooms, private FaultModel $model)
     {
     }
 
-    public static function shipped(): self
+    public static function shipped(FaultModel $model): self
     {
         /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, list<string>>, rooms: array<string, list<string>>} $bearings */
         $bearings = Table::read(__DIR__.'/data/bearings.json');
 
-        return new self($bearings['outcomes'], $bearings['faults'], $bearings['rooms']);
+        return new self($bearings['outcomes'], $bearings['faults'], $bearings['rooms'], $model);
     }
 
     /** @return list<string> the faults that sit on an element */
@@ -64,12 +66,24 @@ final readonly class Line
         $spoken = [];
         $cured = [];
         foreach ($case->events as $event) {
-            if ($event instanceof PutRight) {
-                foreach ($this->faults[$event->fault] ?? [] as $element) {
-                    unset($spoken[$element]);
+            foreach ($event instanceof Done ? $event->act->voids : [] as $test) {
+                foreach (array_keys($spoken) as $element) {
+                    unset($spoken[$element][$test]);
+                }
+            }
+            $faults = match (true) {
+                $event instanceof PutRight => [$event->fault],
+                $event instanceof Done => $event->act->putsRight,
+                $event instanceof Finding => [],
+            };
+            foreach ($faults as $fault) {
+                foreach ($this->faults[$fault] ?? [] as $element) {
+                    // What speaks of the fault speaks no longer; another fault of the same element goes on speaking.
+                    $spoken[$element] = array_diff_key($spoken[$element] ?? [], $this->model->shownBy($fault));
                     $cured[$element] = true;
                 }
-
+            }
+            if (!$event instanceof Finding) {
                 continue;
             }
             $tones = $this->tonesOf($event);

@@ -6,6 +6,7 @@ namespace AwakeShed\Core\Stage;
 
 use AwakeShed\Core\Cylinder\PullLog;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\Gatekeeper;
@@ -36,7 +37,7 @@ final readonly class StagePlan
 
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
-        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, cautions?: list<string>, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: When}>}>} $data */
+        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, cautions?: list<string>, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: When, does?: string|array<string, string>}>}>} $data */
         $data = Table::read(__DIR__.'/data/stages.json');
         $stages = [];
         foreach ($data['stages'] as $stage) {
@@ -60,10 +61,43 @@ final readonly class StagePlan
                 $step['oil'] ?? false,
                 $step['wants'] ?? null,
                 $step['needs'] ?? [],
+                self::does($step['does'] ?? []),
             ), $stage['steps']));
         }
 
         return new self($stages, $vocabulary, $gatekeeper);
+    }
+
+    /** The first step that is this test or this act of the vocabulary; null where no stage has it. */
+    public function stepFor(string $id): ?Step
+    {
+        foreach ($this->stages as $stage) {
+            foreach ($stage->steps as $step) {
+                if ($step->test === $id || \in_array($id, $step->does, true)) {
+                    return $step;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param string|array<string, string> $does as the table says it
+     *
+     * @return array<string, string>
+     */
+    private static function does(string|array $does): array
+    {
+        return \is_string($does) ? ['' => $does] : $does;
+    }
+
+    /** @return list<Done> what a step that was done means to the machine's state */
+    public function told(Act $act): array
+    {
+        $does = $this->step($act->step)->does[$act->choice ?? ''] ?? null;
+
+        return null === $does ? [] : [new Done($this->vocabulary->act($does), $act->figures)];
     }
 
     /** @throws ImpossibleAct when there is no such step */

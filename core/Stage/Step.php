@@ -26,6 +26,7 @@ final readonly class Step
      * @param bool                                            $takesOil fresh oil goes in, by its `ml`
      * @param list<string>|null                               $wants    the outcomes its test is done with; null: any
      * @param When                                            $needs    all of these must stand before it is open
+     * @param array<string, string>                           $does     the act of the vocabulary that it is, by its choice; under '' where it has none
      * @param array<string, list<string>>                     $schools  question => the schools under which it is asked
      */
     public function __construct(
@@ -48,6 +49,7 @@ final readonly class Step
         public bool $takesOil,
         public ?array $wants,
         public array $needs,
+        public array $does,
     ) {
     }
 

@@ -13,8 +13,12 @@ use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Blocker;
-use AwakeShed\Core\Gate\JobProgress;
 use AwakeShed\Core\Oil\Dilution;
+use AwakeShed\Core\Progress\Ask;
+use AwakeShed\Core\Progress\Asks;
+use AwakeShed\Core\Progress\JobProgress;
+use AwakeShed\Core\Progress\Progression;
+use AwakeShed\Core\Progress\Unproved;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Volume;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -22,7 +26,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** Writes an assessment in the open format, "awake-shed/assessment", version 1. */
 final readonly class AssessmentFormat
 {
-    public function __construct(private Words $words, private TranslatorInterface $translator, private Cautions $cautions)
+    public function __construct(private Words $words, private TranslatorInterface $translator, private Cautions $cautions, private Progression $progression, private Unproved $unproved)
     {
     }
 
@@ -56,7 +60,28 @@ final readonly class AssessmentFormat
                 'probability_claim_true' => round($contradiction->probability, 4),
             ], $assessment->contradictions),
             'verdicts' => [...$this->oil($case), ...$this->fuel($case)],
+            'state' => (object) $this->state($case),
+            'stand' => $this->stand($this->progression->of($case, $assessment)),
+            'unproved' => $this->unproved->of($case, $assessment),
+            'asks' => array_map(fn (Ask $ask): array => ['id' => $ask->value, 'why' => $this->words->ask($ask)], Asks::of($case)),
         ];
+    }
+
+    /** @return array<string, string> what is known of each thing, by what was last done to it */
+    private function state(CaseFile $case): array
+    {
+        $states = $case->state->states;
+        if ('filled' === ($states['crankcase'] ?? null) && $case->foundAt('look.oil_level') > $case->state->touched('crankcase')) {
+            $states['crankcase'] = 'filled_and_looked_at';
+        }
+
+        return $states;
+    }
+
+    /** @return array<string, mixed> */
+    private function stand(JobProgress $progress): array
+    {
+        return ['id' => $progress->progress->value, 'waits_for' => $progress->waitsFor] + (null === $progress->why ? [] : ['why' => $progress->why]);
     }
 
     private function why(NextTest $next): string
@@ -95,7 +120,7 @@ final readonly class AssessmentFormat
     {
         $verdicts = [];
         foreach ($case->jars as $sample => $jar) {
-            $decision = FuelVerdict::of($jar, JobProgress::schoolOf($case))->decision->value;
+            $decision = FuelVerdict::of($jar, Progression::schoolOf($case))->decision->value;
             $verdicts[] = ['id' => 'fuel.'.$sample, 'value' => $decision, 'unit' => '', 'band' => $decision, 'text' => $this->translator->trans('fuel.'.$decision, [], 'trade')];
         }
 

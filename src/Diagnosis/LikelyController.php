@@ -11,11 +11,11 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Presentation\CourseDrawing;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\NextTest;
-use AwakeShed\Core\Diagnosis\ProofRun;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\UnknownWord;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Progress\ProofRun;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -64,10 +64,10 @@ final class LikelyController extends AbstractController
         $record = $this->recorder->open($job);
         $telling = array_values(array_filter($record->counting(), static fn (Entry $entry): bool => [] !== $entry->events()));
         $earlier = \count($telling) - self::STEPS_DRAWN;
-        $before = array_map(static fn (Entry $entry): array => $entry->events(), \array_slice($telling, 0, max(0, $earlier)));
+        $before = array_map($record->eventsOf(...), \array_slice($telling, 0, max(0, $earlier)));
         $start = new CaseFile($record->case()->machine, array_merge([], ...$before));
         $steps = \array_slice($telling, max(0, $earlier));
-        $course = $this->assessor->course($start, [[], ...array_map(static fn (Entry $entry): array => $entry->events(), $steps)]);
+        $course = $this->assessor->course($start, [[], ...array_map($record->eventsOf(...), $steps)]);
 
         return $this->render('diagnosis/course.html.twig', ['job' => $job, 'steps' => $steps, 'drawing' => CourseDrawing::of($course), 'earlier' => max(0, $earlier)]);
     }

@@ -9,6 +9,7 @@ use AwakeShed\App\Evidence\Content\ContentKind;
 use AwakeShed\App\Evidence\Content\JarRead;
 use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\EventFormat;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -47,7 +48,7 @@ final class Entry
         return $this->content ??= $this->contentKind->read(self::unpack($this->packed), $this->format);
     }
 
-    /** @return list<Finding|PutRight> */
+    /** @return list<Finding|PutRight|Done> */
     public function events(): array
     {
         return $this->content()->events();
@@ -71,7 +72,7 @@ final class Entry
     {
         $content = $this->content();
         $events = array_map(
-            static fn (Finding|PutRight $event): Finding|PutRight => $event instanceof Finding && $event->test === $corrected->test ? $corrected : $event,
+            static fn (Finding|PutRight|Done $event): Finding|PutRight|Done => $event instanceof Finding && $event->test === $corrected->test ? $corrected : $event,
             $content->events(),
         );
 

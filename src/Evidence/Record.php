@@ -7,14 +7,18 @@ namespace AwakeShed\App\Evidence;
 use AwakeShed\App\Evidence\Content\BenchMove;
 use AwakeShed\App\Evidence\Content\StepDone;
 use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Carburetor\BenchActs;
 use AwakeShed\Core\Carburetor\Carburetors;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Stage\StagePlan;
 
 /** All entries of one job, and the case they add up to. */
 final class Record
@@ -24,10 +28,13 @@ final class Record
 
     private ?CaseFile $case = null;
 
+    /** @var array<int, list<Finding|PutRight|Done>>|null */
+    private ?array $told = null;
+
     private ?PartsLedger $ledger = null;
 
     /** @param list<Entry> $entries oldest first */
-    public function __construct(public readonly Job $job, public readonly array $entries, private readonly Carburetors $carburetors)
+    public function __construct(public readonly Job $job, public readonly array $entries, private readonly Carburetors $carburetors, private readonly BenchActs $bench, private readonly StagePlan $plan)
     {
     }
 
@@ -52,13 +59,42 @@ final class Record
         $events = 0;
         foreach ($this->counting() as $entry) {
             $content = $entry->content();
+            // What it is itself comes before what it leaves to be looked at.
+            $events += \count($this->told()[$entry->id]);
             if ($content instanceof StepDone) {
                 $acts[] = $content->act->doneAfter($events);
             }
-            $events += \count($entry->events());
         }
 
         return $acts;
+    }
+
+    /** @return list<Finding|PutRight|Done> what an entry that counts adds to the case */
+    public function eventsOf(Entry $entry): array
+    {
+        return $this->told()[$entry->id] ?? [];
+    }
+
+    /** @return array<int, list<Finding|PutRight|Done>> by entry that counts, what it adds to the case, acts first */
+    private function told(): array
+    {
+        if (null !== $this->told) {
+            return $this->told;
+        }
+        $moves = $told = [];
+        foreach ($this->counting() as $entry) {
+            $content = $entry->content();
+            if ($content instanceof BenchMove) {
+                $moves[$entry->id] = $content->move;
+            }
+        }
+        $bench = $this->bench->of($moves);
+        foreach ($this->counting() as $entry) {
+            $content = $entry->content();
+            $told[$entry->id] = [...($content instanceof StepDone ? $this->plan->told($content->act) : $bench[$entry->id] ?? []), ...$content->events()];
+        }
+
+        return $this->told = $told;
     }
 
     /** The carburetor bench of this job as it stands. */
@@ -90,7 +126,7 @@ final class Record
     /** @param list<Entry> $entries */
     private function caseOf(array $entries): CaseFile
     {
-        $events = array_merge([], ...array_map(static fn (Entry $entry): array => $entry->events(), $entries));
+        $events = array_merge([], ...array_map($this->eventsOf(...), $entries));
         $jars = [];
         foreach (JarSample::cases() as $sample) {
             $jar = $this->jar($sample);
@@ -105,7 +141,6 @@ final class Record
             $this->job->getSchools(),
             $jars,
             $this->job->getExtras(),
-            $this->ledger()->isApart(),
         );
     }
 
@@ -174,7 +209,7 @@ final class Record
     {
         $standing = [];
         foreach ($this->counting() as $entry) {
-            foreach ($entry->events() as $event) {
+            foreach ($this->eventsOf($entry) as $event) {
                 if ($event instanceof Finding) {
                     $standing[$event->test] = $entry;
                 }

@@ -19,15 +19,16 @@ use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\PartsLedger;
+use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Gate\Gatekeeper;
-use AwakeShed\Core\Gate\GateWalk;
-use AwakeShed\Core\Gate\JobProgress;
+use AwakeShed\Core\Progress\Progression;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
 use Doctrine\ORM\EntityManagerInterface;
@@ -43,7 +44,8 @@ final readonly class Recorder
         private ClockInterface $clock,
         private Vocabulary $vocabulary,
         private Gatekeeper $gatekeeper,
-        private GateWalk $walk,
+        private Progression $progression,
+        private Assessor $assessor,
         private StagePlan $work,
     ) {
     }
@@ -54,8 +56,8 @@ final readonly class Recorder
     }
 
     /**
-     * @param list<Finding|PutRight> $events
-     * @param WorkedOut|null         $worked the calculation they come from
+     * @param list<Finding|PutRight|Done> $events
+     * @param WorkedOut|null              $worked the calculation they come from
      *
      * @throws ClosedJob
      * @throws ClosedTest                           when a finding's test is closed as the evidence stands
@@ -215,7 +217,7 @@ final readonly class Recorder
             $this->entries->strike($entry, $struck);
         }
         $case = ([] === $unsettled ? $record : $this->open($job))->case();
-        $job->nowStands(JobProgress::of($case, $this->walk->of($case)));
+        $job->nowStands($this->progression->of($case, $this->assessor->assess($case)));
     }
 
     /** @param \Closure(Record): ?NewEntry $make null when nothing came of it */
@@ -235,8 +237,8 @@ final readonly class Recorder
     }
 
     /**
-     * @param CaseFile|null          $case   whose gates the findings must pass, each after the ones before it; null for none
-     * @param list<Finding|PutRight> $events
+     * @param CaseFile|null               $case   whose gates the findings must pass, each after the ones before it; null for none
+     * @param list<Finding|PutRight|Done> $events
      *
      * @throws ClosedTest
      * @throws \AwakeShed\Core\Evidence\UnknownWord
@@ -246,7 +248,7 @@ final readonly class Recorder
         foreach ($events as $event) {
             if ($event instanceof PutRight) {
                 $this->vocabulary->checkFault($event->fault);
-            } else {
+            } elseif ($event instanceof Finding) {
                 $this->vocabulary->check($event);
                 $blockers = null === $case ? [] : $this->gatekeeper->blockers($case, $event->test);
                 if ([] !== $blockers) {

@@ -17,7 +17,7 @@ use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Fuel\Settling;
 use AwakeShed\Core\Fuel\WaterTolerance;
-use AwakeShed\Core\Gate\JobProgress;
+use AwakeShed\Core\Progress\Progression;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Volume;
@@ -47,7 +47,7 @@ final readonly class FuelPages
     {
         $page = $this->pages->of($this->recorder->open($job));
         $jar = $page->case->jars[$sample->value] ?? new JarReading();
-        $school = JobProgress::schoolOf($page->case);
+        $school = Progression::schoolOf($page->case);
         $height = $jar->layers->height ?? Length::millimetres(self::USUAL_HEIGHT_MM);
         $wait = $this->waits->runningFor($job, WaitKind::settling($sample));
 

@@ -61,6 +61,9 @@ final class IntakeInput
     public ?Length $blade = null;
     public ?ShaftSpeed $governed = null;
 
+    public ?int $cylinders = null;
+    public ?bool $electricStart = null;
+
     public ?CalendarSpan $idle = null;
 
     /** @var array<string, string|null> claim test => outcome id */
@@ -92,6 +95,9 @@ final class IntakeInput
         $input->blade = null === $facts->bladeMm ? null : Length::millimetres($facts->bladeMm);
         $input->governed = null === $facts->governedRpm ? null : ShaftSpeed::of($facts->governedRpm, SpeedUnit::Rpm);
 
+        $input->cylinders = $facts->cylinders;
+        $input->electricStart = $facts->electricStart;
+
         return $input;
     }
 
@@ -111,6 +117,8 @@ final class IntakeInput
             $this->blade?->in(LengthUnit::Millimetre),
             $this->governed?->in(SpeedUnit::Rpm),
             null,
+            $this->cylinders,
+            $this->electricStart,
             $extras,
         );
     }

@@ -64,6 +64,8 @@ final class IntakeType extends AbstractType
             ->add('cycle', ChipsType::class, ['label' => 'Engine'] + $this->choices->ofEnum(Cycle::class, 'cycle'))
             ->add('displacement', AmountType::class, $this->amount('Displacement', Measure::Displacement, 'displacement_cc', VolumeUnit::CubicCentimetre))
             ->add('compressionRatio', AmountType::class, $this->amount('Compression ratio', Measure::CompressionRatio, 'compression_ratio', RatioUnit::ToOne))
+            ->add('electricStart', ChipsType::class, ['label' => 'Electric start', 'choices' => ['fitted' => true, 'none' => false]])
+            ->add('cylinders', ChipsType::class, ['label' => 'Cylinders', 'choices' => ['One' => 1, 'Two' => 2]])
             ->add('compressionRelease', ChipsType::class, ['label' => 'Compression release', 'choices' => ['fitted' => true, 'none' => false]])
             ->add('feed', ChipsType::class, ['label' => 'Fuel comes by'] + $this->choices->ofEnum(Feed::class, 'feed'))
             ->add('choke', ChipsType::class, ['label' => 'Choke'] + $this->choices->ofEnum(ChokeKind::class, 'choke'))

@@ -6,8 +6,8 @@ namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\JobProgress;
-use AwakeShed\Core\Gate\Progress;
+use AwakeShed\Core\Progress\JobProgress;
+use AwakeShed\Core\Progress\Progress;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
@@ -123,10 +123,10 @@ class Job
         $this->extras = $extras;
     }
 
-    public function nowStands(JobProgress $standing): void
+    public function nowStands(JobProgress $progress): void
     {
-        $this->stand = $standing->stand;
-        $this->waitsFor = $standing->waitsFor;
+        $this->stand = $progress->progress;
+        $this->waitsFor = $progress->why ?? $progress->next() ?? '';
     }
 
     public function handBack(\DateTimeImmutable $at): void

@@ -65,6 +65,12 @@ class Machine
     #[ORM\Column(nullable: true)]
     private ?float $governedRpm = null;
 
+    #[ORM\Column(nullable: true)]
+    private ?int $cylinders = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?bool $electricStart = null;
+
     #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
     private ?SpecPage $spec = null;
 
@@ -97,6 +103,8 @@ class Machine
         $this->tankMl = $facts->tankMl;
         $this->bladeMm = $facts->bladeMm;
         $this->governedRpm = $facts->governedRpm;
+        $this->cylinders = $facts->cylinders;
+        $this->electricStart = $facts->electricStart;
         $this->extras = $facts->extras;
     }
 
@@ -116,6 +124,8 @@ class Machine
             $this->bladeMm,
             $this->governedRpm,
             $spokenFor,
+            $this->cylinders,
+            $this->electricStart,
             $this->extras,
         );
     }

@@ -11,8 +11,8 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateWalk;
-use AwakeShed\Core\Gate\JobProgress;
 use AwakeShed\Core\Oil\OilVerdict;
+use AwakeShed\Core\Progress\Progression;
 
 /** Works out what the pages of a job show. */
 final readonly class JobPages
@@ -32,7 +32,7 @@ final readonly class JobPages
     public function of(Record $record): JobPage
     {
         $case = $record->case();
-        $school = JobProgress::schoolOf($case);
+        $school = Progression::schoolOf($case);
         $assessment = $this->assessor->assess($case);
 
         return new JobPage(

@@ -7,11 +7,13 @@ namespace AwakeShed\App\Presentation;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\Part;
 use AwakeShed\Core\Carburetor\PartKind;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\BlockerKind;
+use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
@@ -89,13 +91,43 @@ final readonly class Words
     }
 
     /** What a finding or a cure says, e.g. "Oil level: far over the mark". */
-    public function event(Finding|PutRight $event): string
+    public function event(Finding|PutRight|Done $event): string
     {
         if ($event instanceof PutRight) {
             return $this->translator->trans('Put right: %fault%', ['%fault%' => $this->fault($event->fault)]);
         }
 
+        if ($event instanceof Done) {
+            $figures = array_filter($event->measured, is_numeric(...));
+            $said = array_map(fn (string $figure, mixed $value): string => trim($this->figures->show($figure, (float) $value).' '.($this->stepWord('figure.'.$figure) ?? '')), array_keys($figures), $figures);
+
+            return $this->deed($event->act->id).([] === $said ? '' : ': '.implode(', ', $said));
+        }
+
         return $this->test($event->test).': '.$this->saying($event);
+    }
+
+    /** An act of the vocabulary, as something that was done. */
+    public function deed(string $act): string
+    {
+        return $this->trade('act.'.$act) ?? self::spelledOut($act);
+    }
+
+    /** What would bring a machine back, and why. */
+    public function ask(Ask $ask): string
+    {
+        return $this->trade('ask.'.$ask->value) ?? self::spelledOut($ask->value);
+    }
+
+    /** What moves a job on: a test, an act, or a fault to be put right. */
+    public function next(string $id): string
+    {
+        return match (true) {
+            isset($this->vocabulary->tests[$id]) => $this->test($id),
+            isset($this->vocabulary->acts[$id]) => $this->trade('do.'.$id) ?? $this->deed($id),
+            isset($this->vocabulary->faults[$id]) => $this->translator->trans('Put right: %fault%', ['%fault%' => $this->fault($id)]),
+            default => self::spelledOut($id),
+        };
     }
 
     /** What a finding says, without naming its test. */
@@ -115,7 +147,7 @@ final readonly class Words
             BlockerKind::Look => $this->translator->trans('First: %look%.', ['%look%' => $this->test($blocker->until)]),
             BlockerKind::LookAgain => $this->translator->trans('Put right since; look again: %look%.', ['%look%' => $this->test($blocker->until)]),
             BlockerKind::Hold => $this->hold($blocker->until),
-            BlockerKind::Refit => $this->translator->trans('The carburetor is apart: first everything is back on and the check before the covers is passed.'),
+            BlockerKind::Act => $this->translator->trans('First: %look%.', ['%look%' => $this->next($blocker->until)]),
         };
     }
 
@@ -243,7 +275,7 @@ final readonly class Words
     {
         return $this->trade('waits.'.$id) ?? match (true) {
             '' === $id => '',
-            isset($this->vocabulary->tests[$id]) => $this->test($id),
+            isset($this->vocabulary->tests[$id]), isset($this->vocabulary->acts[$id]), isset($this->vocabulary->faults[$id]) => $this->next($id),
             default => $this->hold($id),
         };
     }

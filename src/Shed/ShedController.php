@@ -6,7 +6,7 @@ namespace AwakeShed\App\Shed;
 
 use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Progress;
+use AwakeShed\Core\Progress\Progress;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -32,7 +32,7 @@ final class ShedController extends AbstractController
             'wanted' => $wanted->waitedFor(array_column($rows, 'id')),
             'counts' => $list->counts($query),
             'kinds' => MachineKind::cases(),
-            'stands' => Progress::cases(),
+            'stands' => array_values(array_filter(Progress::cases(), static fn (Progress $progress): bool => Progress::HandedBack !== $progress)),
             'sorts' => ShedSort::cases(),
         ]);
     }

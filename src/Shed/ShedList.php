@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Shed;
 
 use AwakeShed\App\Job\JobRepository;
-use AwakeShed\Core\Gate\Progress;
+use AwakeShed\Core\Progress\Progress;
 use Doctrine\ORM\QueryBuilder;
 
 /** The machines in the shed, as they are asked for. */

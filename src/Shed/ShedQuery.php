@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Shed;
 
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Progress;
+use AwakeShed\Core\Progress\Progress;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** What somebody wants to see of the shed. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Shed;
 
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Progress;
+use AwakeShed\Core\Progress\Progress;
 
 /** What the shed shows of a job. */
 final readonly class ShedRow

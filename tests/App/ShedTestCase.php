@@ -16,6 +16,7 @@ use AwakeShed\App\Job\JobRepository;
 use AwakeShed\App\Job\Machine;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -102,7 +103,7 @@ abstract class ShedTestCase extends WebTestCase
         return self::service(JobRepository::class)->withMachine($job->getId()) ?? self::fail('The job is gone.');
     }
 
-    protected function found(Job $job, Finding|PutRight ...$events): void
+    protected function found(Job $job, Finding|PutRight|Done ...$events): void
     {
         foreach ($events as $event) {
             self::service(Recorder::class)->observe($job, $this->member(Role::Technician), RequestKey::fresh(), [$event]);

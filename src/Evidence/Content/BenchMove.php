@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence\Content;
 
 use AwakeShed\Core\Carburetor\Move;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\EventFormat;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -18,7 +19,7 @@ use AwakeShed\Core\Evidence\PutRight;
  */
 final readonly class BenchMove implements Content
 {
-    /** @param list<Finding|PutRight> $events */
+    /** @param list<Finding|PutRight|Done> $events */
     public function __construct(public Move $move, private array $events = [])
     {
     }

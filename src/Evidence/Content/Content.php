@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence\Content;
 
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 
@@ -12,7 +13,7 @@ interface Content
 {
     public function kind(): ContentKind;
 
-    /** @return list<Finding|PutRight> what it adds to the case, in order */
+    /** @return list<Finding|PutRight|Done> what it adds to the case, in order */
     public function events(): array;
 
     /** @return array<string, mixed> as {@see ContentKind::read()} takes it */

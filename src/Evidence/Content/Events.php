@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence\Content;
 
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\EventFormat;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -16,7 +17,7 @@ final readonly class Events
     }
 
     /**
-     * @param list<Finding|PutRight> $events
+     * @param list<Finding|PutRight|Done> $events
      *
      * @return list<array<string, mixed>>
      */
@@ -28,10 +29,10 @@ final readonly class Events
     /**
      * @param list<array<string, mixed>> $stored
      *
-     * @return list<Finding|PutRight>
+     * @return list<Finding|PutRight|Done>
      */
     public static function fromArray(array $stored, EventFormat $format): array
     {
-        return array_map(static fn (array $one): Finding|PutRight => $format->read($one) ?? throw new \LogicException('A recorded event says something.'), $stored);
+        return array_map(static fn (array $one): Finding|PutRight|Done => $format->read($one) ?? throw new \LogicException('A recorded event says something.'), $stored);
     }
 }

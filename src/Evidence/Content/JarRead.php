@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence\Content;
 
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\EventFormat;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -20,8 +21,8 @@ use AwakeShed\Core\Fuel\JarSample;
 final readonly class JarRead implements Content
 {
     /**
-     * @param list<Finding|PutRight> $events
-     * @param array<string, string>  $asTyped field => text
+     * @param list<Finding|PutRight|Done> $events
+     * @param array<string, string>       $asTyped field => text
      */
     public function __construct(public JarSample $sample, public JarReading $jar, private array $events, public array $asTyped = [])
     {

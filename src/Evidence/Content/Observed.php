@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence\Content;
 
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\EventFormat;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
@@ -15,7 +16,7 @@ use AwakeShed\Core\Evidence\PutRight;
  */
 final readonly class Observed implements Content
 {
-    /** @param list<Finding|PutRight> $events */
+    /** @param list<Finding|PutRight|Done> $events */
     public function __construct(private array $events, public ?WorkedOut $worked = null)
     {
     }

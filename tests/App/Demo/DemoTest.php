@@ -8,7 +8,7 @@ use AwakeShed\App\Demo\Barn;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Gate\Progress;
+use AwakeShed\Core\Progress\Progress;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
 final class DemoTest extends KernelTestCase

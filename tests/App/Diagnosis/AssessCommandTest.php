@@ -21,7 +21,7 @@ final class AssessCommandTest extends KernelTestCase
             {"test":"look.air_filter","outcome":"oil_soaked"},{"test":"look.carb_outside","outcome":"oil_running"},
             {"test":"feel.pull","outcome":"locked"},{"test":"look.plug","outcome":["like_new","gas_wet"]}]}');
         self::assertSame(['awake-shed/assessment', 1], [$assessment['format'], $assessment['version']]);
-        self::assertCount(60, $assessment['faults']);
+        self::assertCount(83, $assessment['faults']);
         $probabilities = array_column($assessment['faults'], 'probability');
         $sorted = $probabilities;
         rsort($sorted);

@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Diagnosis\Lexicon;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Presentation\Words;
+use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -25,7 +26,7 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->signIn();
         $job = $this->job(MachineKind::PressureWasher);
         $offered = [];
-        foreach (array_keys(Line::shipped()->rooms) as $room) {
+        foreach (array_keys(Line::shipped(FaultModel::shipped())->rooms) as $room) {
             $page = $this->browser->request('GET', \sprintf('/jobs/%d/line/%s', $job->getId(), $room));
             self::assertResponseIsSuccessful($room);
             $offered = [...$offered, ...$page->filter('.look')->each(static fn ($look): string => substr((string) $look->attr('id'), 5))];

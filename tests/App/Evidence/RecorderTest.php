@@ -14,7 +14,7 @@ use AwakeShed\App\Job\ClosedJob;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\UnknownWord;
-use AwakeShed\Core\Gate\Progress;
+use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Tests\App\ShedTestCase;
 
 final class RecorderTest extends ShedTestCase

@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Presentation;
 
 use AwakeShed\App\Presentation\Words;
+use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\FuelDecision;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\TankAction;
 use AwakeShed\Core\Fuel\WasteStream;
-use AwakeShed\Core\Gate\Progress;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementTone;
 use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Oil\OilDecision;
+use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Refusal;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 use Symfony\Component\Translation\TranslatorBagInterface;
@@ -47,7 +48,7 @@ final class WordsTest extends KernelTestCase
         foreach (array_keys($vocabulary->tests) as $test) {
             array_push($keys, 'test.'.$test, ...(str_starts_with($test, 'claim.') ? [] : ['how.'.$test, 'tool.'.$test]));
         }
-        foreach (array_keys(Line::shipped()->rooms) as $room) {
+        foreach (array_keys(Line::shipped(FaultModel::shipped())->rooms) as $room) {
             $keys[] = 'outcome.element.'.$room;
         }
         foreach (array_keys($vocabulary->faults) as $fault) {

@@ -27,7 +27,7 @@ final class CarburetorsTest extends TestCase
             $parts = array_map(static fn ($part): string => $part->id, $type->parts);
             self::assertSame($parts, array_values(array_unique($parts)), $type->id);
             self::assertContains('needle', $parts, 'no carburetor of these is without a needle');
-            self::assertNotSame([], array_filter($type->parts, static fn ($part): bool => $part->isStack), 'each has gaskets whose order counts');
+            self::assertNotSame([], array_filter($type->parts, static fn ($part): bool => null !== $part->stack), 'each has gaskets whose order counts');
             foreach ($type->parts as $part) {
                 self::assertSame([], array_diff($part->asks, PartsLedger::NOTES), $part->id);
             }

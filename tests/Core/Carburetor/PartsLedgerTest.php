@@ -81,10 +81,43 @@ final class PartsLedgerTest extends TestCase
         foreach (['carburetor_gasket', 'insulator', 'head_gasket'] as $kind) {
             $ledger = $ledger->after(new Move(MoveKind::Off, said: ['kind' => $kind]));
         }
-        self::assertSame(['head_gasket', 'insulator', 'carburetor_gasket'], array_map(static fn (Part $part): ?string => $part->kind, $ledger->stack()));
+        self::assertSame(['head_gasket', 'insulator', 'carburetor_gasket'], array_map(static fn (Part $part): ?string => $part->kind, $ledger->stacks()['intake']));
         self::refused('strip.under', static fn () => $ledger->after(new Move(MoveKind::On, 2)));
         $on = $ledger->after(new Move(MoveKind::On, 3))->after(new Move(MoveKind::On, 2))->after(new Move(MoveKind::On, 1));
         self::assertSame([], $on->onMat());
+    }
+
+    public function testADiaphragmTypeHasTwoSpringStacksThatDoNotWaitForEachOther(): void
+    {
+        $ledger = self::begun('diaphragm');
+        foreach (['metering_diaphragm', 'metering_gasket', 'pump_gasket', 'pump_diaphragm'] as $kind) {
+            $ledger = $ledger->after(new Move(MoveKind::Off, said: ['kind' => $kind]));
+        }
+        self::assertSame(['pump', 'metering'], array_keys($ledger->stacks()));
+        self::refused('strip.under', static fn () => $ledger->after(new Move(MoveKind::On, 1)));
+        self::assertCount(2, $ledger->after(new Move(MoveKind::On, 2))->after(new Move(MoveKind::On, 1))->onMat(), 'the metering side is together, the pump side still lies there');
+    }
+
+    public function testCoversMayWaitUntilTheBareFirstRunIsOver(): void
+    {
+        $ledger = self::begun('bowl_brass')
+            ->after(new Move(MoveKind::Off, said: ['kind' => 'filter_base']))
+            ->after(new Move(MoveKind::Off, said: ['kind' => 'bowl']))
+            ->after(new Move(MoveKind::On, 2));
+        $closed = self::allChecked($ledger)->after(new Move(MoveKind::Close));
+        self::assertFalse($closed->isApart());
+        self::assertCount(1, $closed->onMat());
+        self::assertSame([], $closed->after(new Move(MoveKind::On, 1))->onMat());
+        self::refused('strip.not_begun', static fn () => $closed->after(new Move(MoveKind::Off, said: ['kind' => 'bowl_bolt'])));
+    }
+
+    public function testHolesThatAreCountedProveThePassage(): void
+    {
+        $ledger = self::begun('plastic_pilot')->after(new Move(MoveKind::Holes, said: ['passage' => 'emulsion', 'holes' => '5']));
+        self::assertSame('partly', $ledger->passage('emulsion')?->word());
+        $ledger = $ledger->after(new Move(MoveKind::Holes, said: ['passage' => 'emulsion', 'holes' => '6']));
+        self::assertSame('proved', $ledger->passage('emulsion')?->word());
+        self::assertSame(['clear'], $ledger->finding('emulsion')?->outcomes);
     }
 
     /** @param array<string, string> $said */

@@ -13,6 +13,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
 
 /** Cases for the diagnosis, put together and assessed in a line. */
@@ -30,7 +31,7 @@ final readonly class Assessing
     {
         $vocabulary = Vocabulary::shipped();
 
-        return new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary));
+        return new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped()));
     }
 
     /** @param array<string, string|int> $findings */

@@ -6,10 +6,10 @@ namespace AwakeShed\Tests\Core\Diagnosis;
 
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
-use AwakeShed\Core\Diagnosis\ProofRun;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Progress\ProofRun;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

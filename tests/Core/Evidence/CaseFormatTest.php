@@ -31,13 +31,13 @@ final class CaseFormatTest extends TestCase
 
     public function testReadsAndWritesTheSameDocumentForeignKeysAndAll(): void
     {
-        $format = new CaseFormat(Vocabulary::shipped(), new EventFormat());
+        $format = new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped()));
         self::assertEquals(self::DOCUMENT, $format->write($format->read(self::DOCUMENT)));
     }
 
     public function testKeepsTheOrderOfCures(): void
     {
-        $case = (new CaseFormat(Vocabulary::shipped(), new EventFormat()))->read(self::DOCUMENT);
+        $case = (new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped())))->read(self::DOCUMENT);
         self::assertInstanceOf(PutRight::class, $case->events[2]);
         self::assertTrue($case->putRightSince('look.oil_level', 'oil.gas_in_oil'));
         self::assertFalse($case->putRightSince('look.plug', 'oil.gas_in_oil'));
@@ -54,7 +54,7 @@ final class CaseFormatTest extends TestCase
         $document['findings'][3] = ['test' => 'claim.idle_months', 'outcome' => -2];
         $document['jars']['tank'] = ['layers' => ['height_mm' => 90, 'total_ml' => 10, 'lower_ml' => 20]];
         try {
-            (new CaseFormat(Vocabulary::shipped(), new EventFormat()))->read($document);
+            (new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped())))->read($document);
             self::fail('It was read.');
         } catch (UnreadableCase $unreadable) {
             self::assertSame(
@@ -69,6 +69,6 @@ final class CaseFormatTest extends TestCase
         $document = self::DOCUMENT;
         $document['findings'][1]['measured'] = ['air_celsius' => -300];
         $this->expectException(UnreadableCase::class);
-        (new CaseFormat(Vocabulary::shipped(), new EventFormat()))->read($document);
+        (new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped())))->read($document);
     }
 }

@@ -21,9 +21,10 @@ final class VocabularyTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
         // Version 1 as published: ids may grow, never be dropped.
-        self::assertCount(92, $vocabulary->tests);
-        self::assertCount(60, $vocabulary->faults);
-        self::assertCount(11, array_filter($vocabulary->holds, static fn ($hold): bool => str_starts_with($hold->id, 'hold.')));
+        self::assertCount(114, $vocabulary->tests);
+        self::assertCount(83, $vocabulary->faults);
+        self::assertCount(17, array_filter($vocabulary->holds, static fn ($hold): bool => str_starts_with($hold->id, 'hold.')));
+        self::assertCount(95, $vocabulary->acts);
     }
 
     public function testEveryRuleNamesTestsOutcomesAndFaultsThatExist(): void
@@ -43,6 +44,16 @@ final class VocabularyTest extends TestCase
             array_map($vocabulary->checkFault(...), $hold->untilPutRightAny);
             self::assertTrue([] !== $hold->untilPutRightAny || null !== $hold->untilNewFinding, $hold->id.' must be releasable');
         }
+        foreach ($vocabulary->holds as $hold) {
+            foreach ($hold->waysOut as $way) {
+                self::assertTrue(isset($vocabulary->acts[$way]) || isset($vocabulary->tests[$way]), "$hold->id leads to $way");
+            }
+        }
+        foreach ($vocabulary->acts as $act) {
+            array_map($vocabulary->test(...), $act->voids);
+            array_map($vocabulary->checkFault(...), $act->putsRight);
+            array_map($vocabulary->check(...), $act->shows);
+        }
         foreach ($vocabulary->prerequisites as $rule) {
             self::assertContains($rule->outcome, $vocabulary->test($rule->test)->outcomes ?? []);
             self::assertTrue($vocabulary->test($rule->claim)->takesNumber());
@@ -51,7 +62,7 @@ final class VocabularyTest extends TestCase
 
     public function testNamesItsSourceClass(): void
     {
-        foreach (['Evidence/data/house-rules.json', 'Gate/data/walk.json', 'Line/data/bearings.json', 'Fuel/data/water-tolerance.json', 'Jet/data/number-drills.json'] as $file) {
+        foreach (['Evidence/data/house-rules.json', 'Gate/data/walk.json', 'Line/data/bearings.json', 'Fuel/data/water-tolerance.json', 'Jet/data/number-drills.json', 'Gate/data/closures.json', 'Line/data/act-rooms.json', 'Carburetor/data/part-acts.json'] as $file) {
             $data = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/'.$file), true, 16, \JSON_THROW_ON_ERROR);
             self::assertIsArray($data);
             self::assertMatchesRegularExpression('/published|common practice|from memory|invented/', \is_string($data['source_class'] ?? null) ? $data['source_class'] : '', $file);

@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Gate;
 
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Cycle;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\HoldDefinition;
 use AwakeShed\Core\Evidence\MachineFacts;
@@ -13,6 +14,7 @@ use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Blocker;
+use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -82,13 +84,13 @@ final class GatekeeperTest extends TestCase
     public function testNothingStartsOrRunsWhileTheCarburetorIsApart(): void
     {
         $ready = self::mower(Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.air_filter', 'clean'), Finding::observed('look.blade', 'true'), Finding::observed('feel.pull', 'normal'));
-        $apart = new CaseFile($ready->machine, $ready->events, isApart: true);
+        $apart = $ready->with(new Done(Vocabulary::shipped()->act('carburetor.off')));
         foreach (['start.plain', 'start.bypass', 'start.electric', 'run.steady', 'run.load'] as $test) {
-            self::assertNotContains('refit', self::until($ready, $test));
-            self::assertContains('refit', self::until($apart, $test));
+            self::assertNotContains('carburetor.on', self::until($ready, $test));
+            self::assertContains('carburetor.on', self::until($apart, $test));
         }
         self::assertSame([], self::until($apart, 'spark.tester'), 'what turns it without fuel stays open');
-        self::assertContains('refit', self::until($apart->with(Finding::observed('look.plug', 'dry')), 'start.plain'), 'a finding does not put it together');
+        self::assertContains('carburetor.on', self::until($apart->with(Finding::observed('look.plug', 'dry')), 'start.plain'), 'a finding does not put it together');
     }
 
     public function testAFrozenPumpIsNotThawedByTurningTheWaterOn(): void
@@ -121,7 +123,7 @@ final class GatekeeperTest extends TestCase
     public function testNoRandomRecordOpensWhatAHoldCloses(): void
     {
         $vocabulary = Vocabulary::shipped();
-        $gatekeeper = new Gatekeeper($vocabulary);
+        $gatekeeper = new Gatekeeper($vocabulary, Closures::shipped());
         $random = new Seeded(4711);
         $looks = array_values(array_filter($vocabulary->tests, static fn ($test): bool => null !== $test->outcomes));
         $faults = array_keys($vocabulary->faults);
@@ -148,7 +150,7 @@ final class GatekeeperTest extends TestCase
         self::assertGreaterThan(5000, $closedSeen);
     }
 
-    /** @param list<Finding|PutRight> $events */
+    /** @param list<Finding|PutRight|Done> $events */
     private static function mustHold(HoldDefinition $hold, array $events, MachineFacts $machine, Vocabulary $vocabulary): bool
     {
         if (null !== $hold->kinds && !\in_array($machine->kind, $hold->kinds, true)) {
@@ -159,9 +161,9 @@ final class GatekeeperTest extends TestCase
                 continue;
             }
             $later = \array_slice($events, $position + 1);
-            $released = [] !== array_filter($later, static fn (Finding|PutRight $then): bool => $then instanceof PutRight
+            $released = [] !== array_filter($later, static fn (Finding|PutRight|Done $then): bool => $then instanceof PutRight
                 ? \in_array($then->fault, $hold->untilPutRightAny, true)
-                : $then->test === $hold->untilNewFinding && [] === array_intersect($then->outcomes, $hold->whenAny[$then->test] ?? []));
+                : $then instanceof Finding && $then->test === $hold->untilNewFinding && [] === array_intersect($then->outcomes, $hold->whenAny[$then->test] ?? []));
             if (!$released) {
                 return true;
             }
@@ -173,10 +175,10 @@ final class GatekeeperTest extends TestCase
     /** @return list<string> */
     private static function until(CaseFile $case, string $test): array
     {
-        return array_map(static fn (Blocker $blocker): string => $blocker->until, (new Gatekeeper(Vocabulary::shipped()))->blockers($case, $test));
+        return array_map(static fn (Blocker $blocker): string => $blocker->until, (new Gatekeeper(Vocabulary::shipped(), Closures::shipped()))->blockers($case, $test));
     }
 
-    private static function mower(Finding|PutRight ...$events): CaseFile
+    private static function mower(Finding|PutRight|Done ...$events): CaseFile
     {
         return new CaseFile(new MachineFacts(MachineKind::Mower), array_values($events));
     }

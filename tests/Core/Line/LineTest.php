@@ -7,11 +7,13 @@ namespace AwakeShed\Tests\Core\Line;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementState;
@@ -22,7 +24,7 @@ use PHPUnit\Framework\TestCase;
 
 final class LineTest extends TestCase
 {
-    /** @return iterable<string, array{list<Finding|PutRight>, Element, ElementTone}> */
+    /** @return iterable<string, array{list<Finding|PutRight|Done>, Element, ElementTone}> */
     public static function evidence(): iterable
     {
         yield 'nothing' => [[], Element::Jets, ElementTone::NotLookedAt];
@@ -38,7 +40,7 @@ final class LineTest extends TestCase
         yield 'a relapse shows' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'leaks')], Element::Needle, ElementTone::Bad];
     }
 
-    /** @param list<Finding|PutRight> $events */
+    /** @param list<Finding|PutRight|Done> $events */
     #[DataProvider('evidence')]
     public function testShowsWhatIsKnown(array $events, Element $element, ElementTone $tone): void
     {
@@ -75,8 +77,8 @@ final class LineTest extends TestCase
 
     public function testEveryTestHasOneRoom(): void
     {
-        self::assertEqualsCanonicalizing(array_keys(Vocabulary::shipped()->tests), array_merge(...array_values(Line::shipped()->rooms)));
-        self::assertSame([...array_column(Element::cases(), 'value'), 'machine', 'story'], array_keys(Line::shipped()->rooms));
+        self::assertEqualsCanonicalizing(array_keys(Vocabulary::shipped()->tests), array_merge(...array_values(Line::shipped(FaultModel::shipped())->rooms)));
+        self::assertSame([...array_column(Element::cases(), 'value'), 'machine', 'story'], array_keys(Line::shipped(FaultModel::shipped())->rooms));
     }
 
     public function testGivesTheFindingsThatMakeItSuspect(): void
@@ -88,12 +90,12 @@ final class LineTest extends TestCase
         self::assertSame(['claim.idle_months', 'claim.layup'], array_column($told->because, 'test'), 'by its story alone');
     }
 
-    /** @param list<Finding|PutRight> $events */
+    /** @param list<Finding|PutRight|Done> $events */
     private static function state(array $events, Element $element): ElementState
     {
         $vocabulary = Vocabulary::shipped();
         $case = new CaseFile(new MachineFacts(MachineKind::Mower), $events);
-        foreach (Line::shipped()->of($case, (new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary)))->assess($case)->faults) as $state) {
+        foreach (Line::shipped(FaultModel::shipped())->of($case, (new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->assess($case)->faults) as $state) {
             if ($state->element === $element) {
                 return $state;
             }

@@ -10,6 +10,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Oil\OilDecision;
 use AwakeShed\Core\Oil\OilVerdict;
@@ -65,6 +66,6 @@ final class OilVerdictTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
 
-        return OilVerdict::of($case, $vocabulary, new Gatekeeper($vocabulary));
+        return OilVerdict::of($case, $vocabulary, new Gatekeeper($vocabulary, Closures::shipped()));
     }
 }

@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Simulation;
 
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Simulation\Calibration;
 use AwakeShed\Core\Simulation\Dice;
@@ -98,6 +99,6 @@ final class SimulationTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
 
-        return (new Simulation(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary)))->run($cases, $seed);
+        return (new Simulation(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->run($cases, $seed);
     }
 }

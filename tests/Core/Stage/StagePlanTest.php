@@ -13,6 +13,7 @@ use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\HandBackCheck;
@@ -124,7 +125,7 @@ final class StagePlanTest extends TestCase
     public function testNothingIsOpenPastItsGate(): void
     {
         $vocabulary = Vocabulary::shipped();
-        $gatekeeper = new Gatekeeper($vocabulary);
+        $gatekeeper = new Gatekeeper($vocabulary, Closures::shipped());
         $work = self::work();
         $random = new Seeded(5);
         $tests = array_values(array_filter($vocabulary->tests, static fn ($test): bool => !$test->takesNumber()));
@@ -273,6 +274,6 @@ final class StagePlanTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
 
-        return StagePlan::shipped($vocabulary, new Gatekeeper($vocabulary));
+        return StagePlan::shipped($vocabulary, new Gatekeeper($vocabulary, Closures::shipped()));
     }
 }

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\Tests\Core\Gate;
+namespace AwakeShed\Tests\Core\Progress;
 
+use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
@@ -11,11 +13,12 @@ use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
+use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateState;
 use AwakeShed\Core\Gate\GateWalk;
-use AwakeShed\Core\Gate\JobProgress;
-use AwakeShed\Core\Gate\Progress;
+use AwakeShed\Core\Progress\Progress;
+use AwakeShed\Core\Progress\Progression;
 use PHPUnit\Framework\TestCase;
 
 /** One machine walked from the door to "ready", and stopped on the way. */
@@ -32,14 +35,13 @@ final class JobProgressTest extends TestCase
         }
         self::assertStands(Progress::AtGates, 'feel.pull', $case);
         $case = $case->with(Finding::observed('feel.pull', 'normal'));
-        self::assertStands(Progress::AtFuel, 'fuel.jar', $case);
-        self::assertStands(Progress::AtFuel, 'fuel.look', self::withJar($case, ['look' => ['clarity' => 'clear']]));
+        self::assertStands(Progress::AtFuel, 'jar.tank', $case);
+        $clear = $case->with(Finding::observed('jar.tank', 'clear_one_layer'));
         $sound = ['layers' => ['height_mm' => 100, 'total_ml' => 90, 'lower_ml' => 0], 'look' => ['clarity' => 'clear', 'smell' => 'fresh'], 'age' => ['months' => 2]];
-        self::assertStands(Progress::Ready, 'engine.split', self::withJar($case, $sound));
-        self::assertStands(Progress::Ready, 'fuel.away', self::withJar($case, ['look' => ['smell' => 'varnish']]));
-        self::assertStands(Progress::Apart, 'carburetor.on', new CaseFile($case->machine, $case->events, isApart: true));
-        self::assertStands(Progress::Stopped, 'hold.gas_in_oil', new CaseFile($case->machine, [...$case->events, Finding::observed('look.oil_smell', 'gas')], isApart: true));
-        self::assertStands(Progress::Stopped, 'hold.gas_in_oil', self::withJar($case->with(Finding::observed('look.oil_smell', 'gas')), $sound));
+        self::assertStands(Progress::BeforeFirstRun, 'start.plain', self::withJar($clear->with(Finding::observed('jar.smell', 'fresh')), $sound));
+        self::assertStands(Progress::AtFuel, 'tank.drained', self::withJar($clear->with(Finding::observed('jar.smell', 'varnish')), ['look' => ['smell' => 'varnish']]));
+        self::assertStands(Progress::AtFuel, 'tank.drained', self::withJar($clear->with(Finding::observed('jar.smell', 'fresh')), ['age' => ['months' => 9]] + $sound));
+        self::assertStands(Progress::Stopped, 'hold.gas_in_oil', self::withJar($clear, $sound)->with(Finding::observed('look.oil_smell', 'gas')));
     }
 
     public function testACureAsksForTheLookAgain(): void
@@ -68,10 +70,12 @@ final class JobProgressTest extends TestCase
         self::assertNotContains('stood', array_map(static fn (GateState $state): string => $state->gate->id, self::walk(new CaseFile(new MachineFacts(MachineKind::Mower), [Finding::number('claim.idle_months', 23)]))));
     }
 
-    private static function assertStands(Progress $stand, string $waitsFor, CaseFile $case): void
+    private static function assertStands(Progress $stand, string $next, CaseFile $case): void
     {
-        $standing = JobProgress::of($case, self::walk($case));
-        self::assertSame([$stand, $waitsFor], [$standing->stand, $standing->waitsFor]);
+        $vocabulary = Vocabulary::shipped();
+        $gatekeeper = new Gatekeeper($vocabulary, Closures::shipped());
+        $progress = (new Progression($vocabulary, $gatekeeper, GateWalk::shipped($vocabulary, $gatekeeper)))->of($case, (new Assessor(FaultModel::shipped(), $vocabulary, $gatekeeper))->assess($case));
+        self::assertSame([$stand, $next], [$progress->progress, $progress->why ?? $progress->next()]);
     }
 
     /** @return list<GateState> */
@@ -79,7 +83,7 @@ final class JobProgressTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
 
-        return GateWalk::shipped($vocabulary, new Gatekeeper($vocabulary))->of($case);
+        return GateWalk::shipped($vocabulary, new Gatekeeper($vocabulary, Closures::shipped()))->of($case);
     }
 
     /** @param array<string, mixed> $jar */
