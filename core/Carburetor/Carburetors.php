@@ -32,10 +32,10 @@ final readonly class Carburetors
                 array_map(static fn (array $passage): Passage => new Passage($passage['id'], $passage['from'], $passage['to'], $passage['circuit'], $passage['bore_mm'] ?? null, $passage['test'] ?? null, $passage['holes'] ?? null), $type['passages']),
             );
         }
-        /** @var array{checks: list<array{id: string, test?: string, good?: list<string>, cautions?: list<string>}>} $covers */
+        /** @var array{checks: list<array{id: string, test?: string, good?: list<string>}>} $covers */
         $covers = Table::read(__DIR__.'/data/covers.json');
 
-        return new self($types, array_map(static fn (array $check): CoverCheck => new CoverCheck($check['id'], $check['test'] ?? null, $check['good'] ?? [], $check['cautions'] ?? []), $covers['checks']), Cleaning::shipped());
+        return new self($types, array_map(static fn (array $check): CoverCheck => new CoverCheck($check['id'], $check['test'] ?? null, $check['good'] ?? []), $covers['checks']), Cleaning::shipped());
     }
 
     /** @param list<Move> $moves in the order they were done */

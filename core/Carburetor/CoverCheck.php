@@ -8,11 +8,10 @@ namespace AwakeShed\Core\Carburetor;
 final readonly class CoverCheck
 {
     /**
-     * @param string|null  $test     the vocabulary's test it is; null where it is only ticked
-     * @param list<string> $good     the outcomes it passes with
-     * @param list<string> $cautions
+     * @param string|null  $test the vocabulary's test it is; null where it is only ticked
+     * @param list<string> $good the outcomes it passes with
      */
-    public function __construct(public string $id, public ?string $test, public array $good, public array $cautions)
+    public function __construct(public string $id, public ?string $test, public array $good)
     {
     }
 }

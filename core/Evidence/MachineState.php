@@ -41,7 +41,7 @@ final readonly class MachineState
     /** @return int the place of an act's last doing among the events; -1 when it was never done */
     public function last(string ...$acts): int
     {
-        return max(-1, ...array_map(fn (string $act): int => $this->acts[$act] ?? -1, array_values($acts)));
+        return max([-1, ...array_map(fn (string $act): int => $this->acts[$act] ?? -1, array_values($acts))]);
     }
 
     /** How often it was done. */

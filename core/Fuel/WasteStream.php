@@ -10,5 +10,6 @@ enum WasteStream: string
     case StaleGasoline = 'stale_gasoline';
     case GasolineWater = 'gasoline_water';
     case OilGasoline = 'oil_gasoline';
+    case UsedOil = 'used_oil';
     case Solvent = 'solvent';
 }

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Gate;
 
-/** One gate of the walk: the looks it is made of and the cautions shown at it. */
+/** One gate of the walk: the looks it is made of. */
 final readonly class Gate
 {
     /**
-     * @param list<string> $needed   looks without which the gate is not passed
-     * @param list<string> $worth    looks worth the minute
-     * @param list<string> $cautions ids of cautions, shown before the looks
+     * @param list<string> $needed looks without which the gate is not passed
+     * @param list<string> $worth  looks worth the minute
      */
-    public function __construct(public string $id, public array $needed, public array $worth, public array $cautions)
+    public function __construct(public string $id, public array $needed, public array $worth)
     {
     }
 

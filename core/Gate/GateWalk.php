@@ -18,11 +18,11 @@ final readonly class GateWalk
 
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
-        /** @var array{gates: list<array{id: string, needed: list<string>, worth: list<string>, cautions: list<string>}>} $walk */
+        /** @var array{gates: list<array{id: string, needed: list<string>, worth: list<string>}>} $walk */
         $walk = Table::read(__DIR__.'/data/walk.json');
 
         return new self(array_map(
-            static fn (array $gate): Gate => new Gate($gate['id'], $gate['needed'], $gate['worth'], $gate['cautions']),
+            static fn (array $gate): Gate => new Gate($gate['id'], $gate['needed'], $gate['worth']),
             $walk['gates'],
         ), $vocabulary, $gatekeeper);
     }
@@ -77,7 +77,7 @@ final readonly class GateWalk
     {
         $applies = fn (string $look): bool => $this->vocabulary->applies($look, $case->machine) && $this->isDemanded($case, $look);
 
-        return new Gate($gate->id, array_values(array_filter($gate->needed, $applies)), array_values(array_filter($gate->worth, $applies)), $gate->cautions);
+        return new Gate($gate->id, array_values(array_filter($gate->needed, $applies)), array_values(array_filter($gate->worth, $applies)));
     }
 
     /** Preparations are asked for only of machines a house rule asks them of, and never taken off the list once recorded. */

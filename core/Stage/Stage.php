@@ -4,14 +4,24 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Stage;
 
+use AwakeShed\Core\Evidence\CaseFile;
+
 /** One stage of the work, in the order of its steps. */
 final readonly class Stage
 {
     /**
-     * @param array<string, list<string>>|null $when  any of these must stand for the stage to be needed; null: always
+     * @param array<string, list<string>>|null $when     any of these must stand for the stage to be needed; null: always
      * @param non-empty-list<Step>             $steps
+     * @param bool                             $whenOpen it is called for while bowl or carburetor is off, too
      */
-    public function __construct(public string $id, public ?array $when, public array $steps)
+    public function __construct(public string $id, public ?array $when, public array $steps, private bool $whenOpen = false)
     {
+    }
+
+    public function isNeeded(CaseFile $case): bool
+    {
+        $isOpen = 'off' === $case->state->place('bowl') || 'off' === $case->state->place('carburetor');
+
+        return null === $this->when || $case->everSaid($this->when) || ($this->whenOpen && $isOpen);
     }
 }

@@ -37,7 +37,7 @@ final readonly class StagePlan
 
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
-        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, cautions?: list<string>, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: When, does?: string|array<string, string>}>}>} $data */
+        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, when_open?: bool, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>}>}>} $data */
         $data = Table::read(__DIR__.'/data/stages.json');
         $stages = [];
         foreach ($data['stages'] as $stage) {
@@ -55,14 +55,16 @@ final readonly class StagePlan
                 $step['as'] ?? null,
                 $step['wait'] ?? null,
                 $step['waste'] ?? null,
-                $step['cautions'] ?? [],
                 $step['school'] ?? [],
                 $step['calc'] ?? null,
                 $step['oil'] ?? false,
                 $step['wants'] ?? null,
                 $step['needs'] ?? [],
                 self::does($step['does'] ?? []),
-            ), $stage['steps']));
+                $step['unless'] ?? [],
+                $step['unless_done'] ?? [],
+                $step['not_for'] ?? [],
+            ), $stage['steps']), $stage['when_open'] ?? false);
         }
 
         return new self($stages, $vocabulary, $gatekeeper);
@@ -137,7 +139,7 @@ final readonly class StagePlan
                 }
             }
 
-            return new StageState($stage, null === $stage->when || $case->everSaid($stage->when), $steps);
+            return new StageState($stage, $stage->isNeeded($case), $steps);
         }, $this->stages);
     }
 
@@ -158,14 +160,16 @@ final readonly class StagePlan
         $done = self::actsOf($step->id, $acts);
         $first = [];
         foreach ($step->after as $rule) {
-            if ((!isset($rule['when']) || $case->everSaid($rule['when'])) && !$this->isDone($this->step($rule['step']), $case, $acts)) {
+            $earlier = $this->step($rule['step']);
+            // What is not asked on this machine is waited for by nothing.
+            if ($earlier->isCalledFor($case) && (!isset($rule['when']) || $case->everSaid($rule['when'])) && !$this->isDone($earlier, $case, $acts)) {
                 $first[] = $rule['step'];
             }
         }
 
-        foreach ($step->needs as $test => $outcomes) {
-            if (true !== $case->standing($test)?->saysAnyOf($outcomes)) {
-                $blockers[] = Blocker::look($test);
+        foreach ($step->needs as $anyOf) {
+            if (!$case->says($anyOf)) {
+                $blockers[] = Blocker::look((string) array_key_first($anyOf));
             }
         }
 
@@ -198,8 +202,30 @@ final readonly class StagePlan
             null !== $step->cure => $case->wasPutRight($step->cure),
             $step->isAgain => $this->isSoundAgain($step, $case, $acts),
             null !== $step->test => null !== $case->standing($step->test),
-            default => [] !== self::actsOf($step->id, $acts),
+            default => [] !== self::actsOf($step->id, $acts) || $this->isDoneElsewhere($step, $case),
         };
+    }
+
+    /** Nobody is asked what was said elsewhere: the act was recorded in a room, at the bench, in a file; the second step of its kind wants it twice. */
+    private function isDoneElsewhere(Step $step, CaseFile $case): bool
+    {
+        $act = $step->does[''] ?? null;
+        if (null === $act) {
+            return false;
+        }
+        $before = 0;
+        foreach ($this->stages as $stage) {
+            if (str_starts_with($step->id, $stage->id.'.')) {
+                foreach ($stage->steps as $other) {
+                    $before += (int) \in_array($act, $other->does, true);
+                    if ($other->id === $step->id) {
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $case->state->count($act) >= $before;
     }
 
     /**

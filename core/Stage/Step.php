@@ -14,20 +14,22 @@ use AwakeShed\Core\Evidence\CaseFile;
 final readonly class Step
 {
     /**
-     * @param array<string, array{float|int, float|int}>|null $fields   least and most by field; null where the step is no act with figures
+     * @param array<string, array{float|int, float|int}>|null $fields     least and most by field; null where the step is no act with figures
      * @param list<string>                                    $choices
-     * @param bool                                            $repeats  it is done several times, each counted
-     * @param bool                                            $isAgain  the test is made once more after what the step comes after
-     * @param When|null                                       $when     any of these must stand; null: always asked
+     * @param bool                                            $repeats    it is done several times, each counted
+     * @param bool                                            $isAgain    the test is made once more after what the step comes after
+     * @param When|null                                       $when       any of these must stand; null: always asked
      * @param list<array{step: string, when?: When}>          $after
-     * @param string|null                                     $as       the test whose gates it must pass
+     * @param string|null                                     $as         the test whose gates it must pass
      * @param array{kind: string, minutes: int}|null          $wait
-     * @param list<string>                                    $cautions
-     * @param bool                                            $takesOil fresh oil goes in, by its `ml`
-     * @param list<string>|null                               $wants    the outcomes its test is done with; null: any
-     * @param When                                            $needs    all of these must stand before it is open
-     * @param array<string, string>                           $does     the act of the vocabulary that it is, by its choice; under '' where it has none
-     * @param array<string, list<string>>                     $schools  question => the schools under which it is asked
+     * @param bool                                            $takesOil   fresh oil goes in, by its `ml`
+     * @param list<string>|null                               $wants      the outcomes its test is done with; null: any
+     * @param list<When>                                      $needs      one of each must stand before it is open
+     * @param array<string, string>                           $does       the act of the vocabulary that it is, by its choice; under '' where it has none
+     * @param When                                            $unless     any of these standing, it is not asked
+     * @param list<string>                                    $unlessDone acts after which it is not asked
+     * @param list<string>                                    $notFor     kinds of machines it is not asked of
+     * @param array<string, list<string>>                     $schools    question => the schools under which it is asked
      */
     public function __construct(
         public string $id,
@@ -43,13 +45,15 @@ final readonly class Step
         public ?string $as,
         public ?array $wait,
         public ?string $waste,
-        public array $cautions,
         public array $schools,
         public ?string $calc,
         public bool $takesOil,
         public ?array $wants,
         public array $needs,
         public array $does,
+        private array $unless,
+        private array $unlessDone,
+        private array $notFor,
     ) {
     }
 
@@ -60,6 +64,16 @@ final readonly class Step
             if (!\in_array($schools[$question] ?? '', $allowed, true)) {
                 return false;
             }
+        }
+
+        return $this->isCalledFor($case);
+    }
+
+    /** Whether anything of this machine calls for it, whatever the school. */
+    public function isCalledFor(CaseFile $case): bool
+    {
+        if (\in_array($case->machine->kind->value, $this->notFor, true) || $case->says($this->unless) || $case->state->last(...$this->unlessDone) >= 0) {
+            return false;
         }
 
         return null === $this->when || $case->everSaid($this->when);

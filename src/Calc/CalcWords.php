@@ -7,6 +7,7 @@ namespace AwakeShed\App\Calc;
 use AwakeShed\App\Presentation\Figures;
 use AwakeShed\App\Presentation\Quantities;
 use AwakeShed\App\Presentation\Words;
+use AwakeShed\Core\Caution\Cautions;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Translation\TranslatorBagInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -15,6 +16,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 final readonly class CalcWords
 {
     public function __construct(
+        private Cautions $cautions,
         #[Autowire(service: 'translator')]
         private TranslatorInterface&TranslatorBagInterface $translator,
         private Quantities $quantities,
@@ -47,7 +49,7 @@ final readonly class CalcWords
     /** @return string|null the caution that belongs before the act; null where there is none */
     public function caution(Calculation $calculation): ?string
     {
-        return $this->find('caution.'.$calculation->name());
+        return [] === $this->cautions->ofCalculation($calculation->name()) ? null : $this->find('caution.'.$calculation->name());
     }
 
     public function input(Calculation $calculation, string $name): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Presentation\Words;
+use AwakeShed\Core\Caution\Cautions;
 use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Diagnosis\Contradiction;
 use AwakeShed\Core\Diagnosis\NextTest;
@@ -46,7 +47,7 @@ final readonly class AssessmentFormat
                 'minutes' => $next->minutes,
                 'expected_bits' => round($next->bits, 4),
                 'why' => $this->why($next),
-                'cautions' => $this->cautions->before($next->test),
+                'cautions' => array_map($this->words->caution(...), $this->cautions->ofTest($next->test)),
             ], $assessment->next),
             'blocked' => array_map(fn (string $test, array $blockers): array => [
                 'test' => $test,

@@ -9,18 +9,16 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\TestDefinition;
 use AwakeShed\Core\Gate\Blocker;
 
-/** One test as the pages of a job offer it: what stands, what keeps it closed, what is warned of, where it is worked out. */
+/** One test as the pages of a job offer it: what stands, what keeps it closed, where it is worked out. */
 final readonly class TestCard
 {
     /**
      * @param list<Blocker> $blockers
-     * @param list<string>  $cautions in the reader's words
      */
     public function __construct(
         public TestDefinition $test,
         public ?Finding $standing,
         public array $blockers,
-        public array $cautions,
         public ?Calculation $calculation,
     ) {
     }

@@ -12,7 +12,7 @@ use AwakeShed\Core\Gate\Gatekeeper;
 /** Lays tests out for the pages of a job. */
 final readonly class TestCards
 {
-    public function __construct(private Vocabulary $vocabulary, private Gatekeeper $gatekeeper, private Cautions $cautions, private Calculations $calculations)
+    public function __construct(private Vocabulary $vocabulary, private Gatekeeper $gatekeeper, private Calculations $calculations)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class TestCards
         $bearings = [];
         foreach ($tests as $test) {
             if ($this->vocabulary->applies($test, $case->machine)) {
-                $bearings[] = new TestCard($this->vocabulary->test($test), $case->standing($test), $closed[$test] ?? [], $this->cautions->before($test), $this->calculations->forAct($test));
+                $bearings[] = new TestCard($this->vocabulary->test($test), $case->standing($test), $closed[$test] ?? [], $this->calculations->forAct($test));
             }
         }
 

@@ -30,6 +30,7 @@ use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Progress\Progression;
 use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Stage\ActEffects;
 use AwakeShed\Core\Stage\StagePlan;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -46,6 +47,7 @@ final readonly class Recorder
         private Gatekeeper $gatekeeper,
         private Progression $progression,
         private Assessor $assessor,
+        private ActEffects $effects,
         private StagePlan $work,
     ) {
     }
@@ -63,20 +65,24 @@ final readonly class Recorder
      * @throws ClosedTest                           when a finding's test is closed as the evidence stands
      * @throws \AwakeShed\Core\Evidence\UnknownWord when a word is none of the vocabulary's
      */
-    public function observe(Job $job, Member $by, RequestKey $key, array $events, Source $source = Source::Bench, ?WorkedOut $worked = null): void
+    public function observe(Job $job, Member $by, RequestKey $key, array $events, Source $source = Source::Bench, ?WorkedOut $worked = null, ?\Closure $also = null): void
     {
-        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source, $worked): NewEntry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source, $worked, $also): NewEntry {
             // What another shop found is history here, whatever order it was found in.
             $this->check(Source::Import === $source ? null : $record->case(), $events);
+            $entry = NewEntry::observation($job, $by, $this->clock->now(), $source, new Observed($events, $worked));
+            if (null !== $also) {
+                $also($entry, $record->case());
+            }
 
-            return NewEntry::observation($job, $by, $this->clock->now(), $source, new Observed($events, $worked));
+            return $entry;
         });
     }
 
     /**
      * Records that a step was done.
      *
-     * @param (\Closure(NewEntry): void)|null $also what goes with it, in the same transaction: waste, a wait
+     * @param (\Closure(NewEntry, CaseFile): void)|null $also what goes with it, in the same transaction, told the case before it: waste, a wait
      *
      * @throws ClosedJob
      * @throws ClosedStep                          when something must come first, or a gate keeps it closed
@@ -93,7 +99,7 @@ final readonly class Recorder
             }
             $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new StepDone($act));
             if (null !== $also) {
-                $also($entry);
+                $also($entry, $record->case());
             }
 
             return $entry;
@@ -248,11 +254,14 @@ final readonly class Recorder
         foreach ($events as $event) {
             if ($event instanceof PutRight) {
                 $this->vocabulary->checkFault($event->fault);
-            } elseif ($event instanceof Finding) {
-                $this->vocabulary->check($event);
-                $blockers = null === $case ? [] : $this->gatekeeper->blockers($case, $event->test);
+            } else {
+                if ($event instanceof Finding) {
+                    $this->vocabulary->check($event);
+                }
+                $gated = $event instanceof Finding ? $event->test : $this->effects->gated($event->act->id);
+                $blockers = null === $case || null === $gated ? [] : $this->gatekeeper->blockers($case, $gated);
                 if ([] !== $blockers) {
-                    throw new ClosedTest($event->test, $blockers);
+                    throw new ClosedTest($gated, $blockers);
                 }
             }
             $case = $case?->with($event);

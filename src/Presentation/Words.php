@@ -113,6 +113,12 @@ final readonly class Words
         return $this->trade('act.'.$act) ?? self::spelledOut($act);
     }
 
+    /** What is warned of, in a sentence or two. */
+    public function caution(string $id): string
+    {
+        return $this->trade('caution.'.$id) ?? self::spelledOut($id);
+    }
+
     /** What would bring a machine back, and why. */
     public function ask(Ask $ask): string
     {

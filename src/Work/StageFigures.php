@@ -11,10 +11,12 @@ use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Jet\JetBore;
+use AwakeShed\Core\Oil\Clinging;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Stage\ActEffects;
 use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Ratio;
@@ -24,12 +26,11 @@ use AwakeShed\Core\Units\Volume;
 /** The arithmetic of the stages: the core's, on what was recorded at the steps. */
 final readonly class StageFigures
 {
-    public function __construct(private StagePlan $work, private ShopRepairs $repairs)
+    public function __construct(private StagePlan $work, private ActEffects $effects, private ShopRepairs $repairs)
     {
     }
 
-    /** What clings at a draining, the target, and what a warm run does not boil off, where nothing was measured (common practice). */
-    private const LEFT = 0.15;
+    /** The target, and what a warm run does not boil off, where nothing was measured (common practice). */
     private const TARGET = 0.02;
     private const NOT_BOILED = 1.0;
 
@@ -98,21 +99,21 @@ final readonly class StageFigures
         $used = Volume::zero();
         foreach ($acts as $act) {
             $drained = 'flush.drain' === $act->step ? $act->figures['ml'] ?? null : $drained;
-            $used = $this->work->step($act->step)->takesOil ? $used->plus(Volume::millilitres($act->figures['ml'] ?? 0.0)) : $used;
+            $used = $this->effects->takesOil($this->work->told($act)[0]->act->id ?? '') ? $used->plus(Volume::millilitres($act->figures['ml'] ?? 0.0)) : $used;
         }
         if (null === $mark || null === $drained) {
             return new StageResult(oilUsed: $used);
         }
         try {
             $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres($drained), Volume::zero(), Volume::millilitres(self::JUG_ML));
-            $plan = FlushPlan::reach($dilution->fraction, self::LEFT, self::TARGET, self::NOT_BOILED, Volume::millilitres($mark));
+            $plan = FlushPlan::reach($dilution->fraction, Clinging::SHARE, self::TARGET, self::NOT_BOILED, Volume::millilitres($mark));
         } catch (Refusal) {
             // Less came out than the mark: it says nothing of gasoline.
             return new StageResult(oilUsed: $used);
         }
 
         return new StageResult(dilution: $dilution, plan: $plan, given: ['flush-plan' => [
-            'dilution' => (string) round(100 * $dilution->fraction, 1), 'mark_ml' => (string) $mark, 'left_share' => (string) (100 * self::LEFT), 'target' => (string) (100 * self::TARGET),
+            'dilution' => (string) round(100 * $dilution->fraction, 1), 'mark_ml' => (string) $mark, 'left_share' => (string) (100 * Clinging::SHARE), 'target' => (string) (100 * self::TARGET),
             'not_boiled_share' => (string) (100 * self::NOT_BOILED), 'at_least' => (string) FlushPlan::USUAL_CHANGES, 'minutes_each' => '30',
         ]], oilUsed: $used, dilutions: BarDrawing::ofDilution($plan, self::TARGET));
     }

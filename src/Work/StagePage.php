@@ -16,9 +16,10 @@ final readonly class StagePage
 {
     /**
      * @param list<StageState>        $stages
-     * @param array<string, TestCard> $bearings by test
-     * @param list<Wait>              $waits    of this job
-     * @param list<Stock>             $oils     on the shelf, where the stage takes any
+     * @param array<string, TestCard> $bearings  by test
+     * @param list<Wait>              $waits     of this job
+     * @param list<Stock>             $oils      on the shelf, where the stage takes any
+     * @param array<string, Leftover> $leftovers by step
      */
     public function __construct(
         public Job $job,
@@ -30,6 +31,7 @@ final readonly class StagePage
         public \DateTimeImmutable $now,
         public StageResult $says,
         public array $oils,
+        public array $leftovers,
     ) {
     }
 

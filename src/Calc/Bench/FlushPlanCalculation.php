@@ -13,6 +13,7 @@ use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
 use AwakeShed\App\Presentation\BarDrawing;
 use AwakeShed\App\Presentation\Measure;
+use AwakeShed\Core\Oil\Clinging;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\CountUnit;
@@ -46,7 +47,7 @@ final class FlushPlanCalculation implements Calculation
             'dilution' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0, 0.999),
             ...DilutedOil::mark(),
             'refill_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 25, 10_000)->optional(),
-            'left_share' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0.01, 0.5)->by(0.1),
+            'left_share' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0.01, 0.5)->by(Clinging::SHARE),
             'target' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0.001, 0.2)->by(0.02),
             'not_boiled_share' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0, 1)->by(1),
             'at_least' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10)->by(FlushPlan::USUAL_CHANGES),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Presentation;
 
 use AwakeShed\App\Presentation\Words;
+use AwakeShed\Core\Caution\Cautions;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\Vocabulary;
@@ -16,6 +17,7 @@ use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementTone;
 use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Oil\OilDecision;
+use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Refusal;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
@@ -34,16 +36,22 @@ final class WordsTest extends KernelTestCase
         foreach ($vocabulary->holds as $hold) {
             array_push($keys, 'hold.'.$hold->id, 'waits.'.$hold->id, ...array_map(static fn (string $fault): string => 'cure.'.$fault, $hold->untilPutRightAny));
         }
-        /** @var array{gates: list<array{id: string, needed: list<string>, worth: list<string>, cautions: list<string>}>} $walk */
+        /** @var array{gates: list<array{id: string, needed: list<string>, worth: list<string>}>} $walk */
         $walk = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/Gate/data/walk.json'), true, 16, \JSON_THROW_ON_ERROR);
         foreach ($walk['gates'] as $gate) {
             $keys[] = 'gate.'.$gate['id'];
             foreach ([...$gate['needed'], ...$gate['worth']] as $look) {
                 array_push($keys, 'test.'.$look, 'how.'.$look);
             }
-            foreach ($gate['cautions'] as $caution) {
-                $keys[] = 'caution.'.$caution;
-            }
+        }
+        foreach (array_keys(Cautions::shipped()->hazards) as $caution) {
+            $keys[] = 'caution.'.$caution;
+        }
+        foreach (array_keys($vocabulary->acts) as $act) {
+            array_push($keys, 'act.'.$act, 'do.'.$act);
+        }
+        foreach (Ask::cases() as $ask) {
+            $keys[] = 'ask.'.$ask->value;
         }
         foreach (array_keys($vocabulary->tests) as $test) {
             array_push($keys, 'test.'.$test, ...(str_starts_with($test, 'claim.') ? [] : ['how.'.$test, 'tool.'.$test]));

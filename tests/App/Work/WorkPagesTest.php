@@ -15,6 +15,7 @@ use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\App\Work\ShopRepairs;
+use AwakeShed\Core\Caution\Cautions;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -39,7 +40,7 @@ final class WorkPagesTest extends ShedTestCase
                 foreach ($step->choices as $choice) {
                     self::assertNotSame('', self::service(Words::class)->choice($step->id, $choice));
                 }
-                foreach ($step->cautions as $caution) {
+                foreach (self::service(Cautions::class)->ofStep($step) as $caution) {
                     self::assertTrue($catalogue->has('caution.'.$caution, 'trade'), $caution);
                 }
             }

@@ -49,7 +49,9 @@ final class StagePlanTest extends TestCase
                     $this->checkWhen($rule['when'] ?? [], $vocabulary);
                 }
                 $this->checkWhen($step->when ?? [], $vocabulary);
-                $this->checkWhen($step->needs, $vocabulary);
+                foreach ($step->needs as $anyOf) {
+                    $this->checkWhen($anyOf, $vocabulary);
+                }
                 $this->checkWhen(null === $step->wants ? [] : [(string) $step->test => $step->wants], $vocabulary);
                 foreach ($step->schools as $question => $schools) {
                     self::assertSame([], array_diff($schools, $vocabulary->schools[$question]), $step->id);
