@@ -87,6 +87,12 @@ final readonly class JarReading
         );
     }
 
+    /** The jar with what was smelled of its fuel elsewhere, where nobody has said it here. */
+    public function smelling(?FuelSmell $smell): self
+    {
+        return null === $smell || null !== $this->look->smell ? $this : $this->withLook(new JarLook($this->look->clarity, $this->look->colour, $this->look->specks, $smell));
+    }
+
     /** @return JarArray only what has been read */
     public function toArray(): array
     {

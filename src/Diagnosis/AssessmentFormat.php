@@ -121,6 +121,9 @@ final readonly class AssessmentFormat
     {
         $verdicts = [];
         foreach ($case->jars as $sample => $jar) {
+            if ('tank' === $sample && $case->isVoided('jar.tank')) {
+                continue;
+            }
             $decision = FuelVerdict::of($jar, Progression::schoolOf($case))->decision->value;
             $verdicts[] = ['id' => 'fuel.'.$sample, 'value' => $decision, 'unit' => '', 'band' => $decision, 'text' => $this->translator->trans('fuel.'.$decision, [], 'trade')];
         }

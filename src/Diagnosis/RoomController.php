@@ -9,6 +9,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\JobPage\JobPages;
 use AwakeShed\Core\Diagnosis\Suspect;
+use AwakeShed\Core\Line\ActRooms;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\Line;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -19,7 +20,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class RoomController extends AbstractController
 {
     #[Route('/jobs/{job}/line/{room}', name: 'room', requirements: ['job' => Address::NUMBER, 'room' => '[a-z]+'], methods: ['GET'])]
-    public function room(Job $job, string $room, Line $line, Recorder $recorder, JobPages $pages, TestCards $bearings): Response
+    public function room(Job $job, string $room, Line $line, Recorder $recorder, JobPages $pages, TestCards $bearings, ActRooms $acts): Response
     {
         $tests = $line->rooms[$room] ?? throw $this->createNotFoundException('There is no such room on the line.');
         $page = $pages->of($recorder->open($job));
@@ -29,6 +30,7 @@ final class RoomController extends AbstractController
         return $this->render('diagnosis/room.html.twig', [
             'page' => $page,
             'room' => $room,
+            'acts' => $acts->in($room, $page->case->machine),
             'rooms' => array_keys($line->rooms),
             'bearings' => $bearings->of($page->case, $tests),
             'suspects' => array_values(array_filter($page->assessment->faults, static fn (Suspect $suspect): bool => \in_array($suspect->fault, $here, true))),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Evidence\Content\BenchMove;
+use AwakeShed\App\Evidence\Content\JarRead;
 use AwakeShed\App\Evidence\Content\StepDone;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Carburetor\BenchActs;
@@ -15,6 +16,7 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Fuel\FuelSmell;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Stage\Act;
@@ -131,7 +133,7 @@ final class Record
         foreach (JarSample::cases() as $sample) {
             $jar = $this->jar($sample);
             if (null !== $jar) {
-                $jars[$sample->value] = $jar;
+                $jars[$sample->value] = JarSample::Tank === $sample ? $jar->smelling($this->smellElsewhere()) : $jar;
             }
         }
 
@@ -142,6 +144,28 @@ final class Record
             $jars,
             $this->job->getExtras(),
         );
+    }
+
+    /** What the fuel of the tank smelled of where no jar says it: in a stage, in a room, in short; since the last fresh jar. */
+    public function smellElsewhere(): ?FuelSmell
+    {
+        $smell = null;
+        foreach ($this->counting() as $entry) {
+            $content = $entry->content();
+            if ($content instanceof JarRead) {
+                $smell = $content->jar->isBlank() ? null : $smell;
+                continue;
+            }
+            foreach ($this->eventsOf($entry) as $event) {
+                $smell = match (true) {
+                    $event instanceof Finding && 'jar.smell' === $event->test => FuelSmell::tryFrom($event->outcomes[0] ?? ''),
+                    $event instanceof Done && \in_array('jar.smell', $event->act->voids, true) => null,
+                    default => $smell,
+                };
+            }
+        }
+
+        return $smell;
     }
 
     /** The entry whose finding of this test stands. */
@@ -155,10 +179,15 @@ final class Record
         return $this->jarEntry($sample)?->jarRead()?->jar;
     }
 
-    /** The entry whose jar stands for this sample. */
+    /** The entry whose jar stands for this sample; none once what it was drawn from was poured away. */
     public function jarEntry(JarSample $sample): ?Entry
     {
         foreach (array_reverse($this->counting()) as $entry) {
+            foreach (JarSample::Tank === $sample ? $this->eventsOf($entry) : [] as $event) {
+                if ($event instanceof Done && \in_array('jar.tank', $event->act->voids, true)) {
+                    return null;
+                }
+            }
             if ($entry->isOfJar($sample)) {
                 return $entry;
             }

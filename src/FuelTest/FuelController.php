@@ -27,6 +27,7 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Fuel\Settling;
+use AwakeShed\Core\Line\ActRooms;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Length;
@@ -61,6 +62,7 @@ final class FuelController extends AbstractController
         private readonly Quantities $quantities,
         private readonly ButtonForm $button,
         private readonly JobWriter $writer,
+        private readonly ActRooms $rooms,
     ) {
     }
 
@@ -192,6 +194,7 @@ final class FuelController extends AbstractController
             'parts' => $views,
             'settle' => $settle->createView(),
             'waste' => $this->waste->ofJob($job),
+            'acts' => [...$this->rooms->in('tank', $fuel->page->case->machine), ...$this->rooms->in('pipe', $fuel->page->case->machine)],
             'waste_form' => $this->createForm(WasteType::class, ['stream' => $fuel->stream], ['action' => $this->generateUrl('waste_add', ['job' => $job->getId()])])->createView(),
         ], new Response(status: null === $tried ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }

@@ -47,6 +47,9 @@ final readonly class FuelPages
     {
         $page = $this->pages->of($this->recorder->open($job));
         $jar = $page->case->jars[$sample->value] ?? new JarReading();
+        if (JarSample::Tank === $sample) {
+            $jar = $jar->smelling($page->record->smellElsewhere());
+        }
         $school = Progression::schoolOf($page->case);
         $height = $jar->layers->height ?? Length::millimetres(self::USUAL_HEIGHT_MM);
         $wait = $this->waits->runningFor($job, WaitKind::settling($sample));

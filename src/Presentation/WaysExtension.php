@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Presentation;
+
+use AwakeShed\Core\Evidence\HoldDefinition;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Blocker;
+use AwakeShed\Core\Gate\BlockerKind;
+use Twig\Attribute\AsTwigFunction;
+
+/** The acts that lead out of what keeps something closed, to be tapped at the place. */
+final readonly class WaysExtension
+{
+    public function __construct(private Vocabulary $vocabulary)
+    {
+    }
+
+    /** @return list<string> acts; none where a look opens it, or a cure that is no single act */
+    #[AsTwigFunction('ways_of')]
+    public function ofBlocker(Blocker $blocker): array
+    {
+        return match ($blocker->kind) {
+            BlockerKind::Act => [$blocker->until],
+            BlockerKind::Hold => $this->ofHold($blocker->until),
+            BlockerKind::Look, BlockerKind::LookAgain => [],
+        };
+    }
+
+    /** @return list<string> */
+    #[AsTwigFunction('ways_of_hold')]
+    public function ofHold(string $id): array
+    {
+        $hold = array_values(array_filter($this->vocabulary->holds, static fn (HoldDefinition $one): bool => $one->id === $id))[0] ?? null;
+
+        return array_values(array_filter($hold->waysOut ?? [], fn (string $way): bool => isset($this->vocabulary->acts[$way])));
+    }
+}
