@@ -156,7 +156,8 @@ final readonly class Recorder
      * Takes an entry back; taking back a correction or a withdrawal restores what it struck.
      *
      * @throws ClosedJob
-     * @throws StaleEntry when somebody else corrected or took back the entry first
+     * @throws StaleEntry      when somebody else corrected or took back the entry first
+     * @throws NotByTakingBack when it would send the machine home
      */
     public function withdraw(Entry $target, Member $by, RequestKey $key): void
     {
@@ -166,7 +167,11 @@ final readonly class Recorder
             $isAgain = EntryKind::Withdrawal === $target->kind;
             $undone = $isAgain ? $target->target?->content() : $target->content();
             if ($undone instanceof Rewritten) {
-                JobSheet::write($target->job, $isAgain ? $undone->after : $undone->before);
+                $values = $isAgain ? $undone->after : $undone->before;
+                if (null !== ($values['handed_back_at'] ?? null)) {
+                    throw new NotByTakingBack();
+                }
+                JobSheet::write($target->job, $values);
             }
 
             return NewEntry::withdrawal($target, $entity, $by, $this->clock->now());
@@ -179,7 +184,8 @@ final readonly class Recorder
      *
      * @param \Closure(Record): void $write told the record as it stands under the lock
      *
-     * @throws ClosedJob unless a machine that went home may be written on
+     * @throws ClosedJob  unless a machine that went home may be written on
+     * @throws \Throwable what the writing throws
      */
     public function rewrite(Job $job, Member $by, RequestKey $key, \Closure $write, bool $evenIfHandedBack = false): void
     {

@@ -34,6 +34,7 @@ final readonly class WayBack
             'test' => isset($this->vocabulary->tests[$where]) ? ['test', ['test' => $where]] : null,
             'stage', 'now' => $this->isStage($where) ? [$page, ['stage' => $where]] : null,
             'history' => ['job_history', []],
+            'hand_back' => ['job_hand_back_look', []],
             'likely', 'carburetor', 'carburetor_refit', 'carburetor_map', 'carburetor_cleaning', 'carburetor_check' => [$page, []],
             default => null,
         };

@@ -25,6 +25,7 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Index(columns: ['handed_back_at', 'kind', 'stand', 'due'])]
 class Job
 {
+    public const LONGEST_REASON = 500;
     private const NO_DAY = '9999-12-31';
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -61,6 +62,10 @@ class Job
 
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
     private ?\DateTimeImmutable $handedBackAt = null;
+
+    /** Why it went home as it was. */
+    #[ORM\Column(length: 500)]
+    private string $handBackReason = '';
 
     /** Filed under: the day it is wanted, or the end of time, so that undated jobs sort last without being asked. */
     #[ORM\Column(type: Types::DATE_IMMUTABLE)]
@@ -129,14 +134,17 @@ class Job
         $this->waitsFor = $progress->why ?? $progress->next() ?? '';
     }
 
-    public function handBack(\DateTimeImmutable $at): void
+    /** @param string $reason why it goes home as it is; empty where nothing is to be said */
+    public function handBack(\DateTimeImmutable $at, string $reason = ''): void
     {
         $this->handedBackAt ??= $at;
+        $this->handBackReason = mb_substr(trim($reason), 0, self::LONGEST_REASON);
     }
 
     public function takeBack(): void
     {
         $this->handedBackAt = null;
+        $this->handBackReason = '';
     }
 
     public function getId(): int
@@ -183,7 +191,7 @@ class Job
 
     public function getStand(): Progress
     {
-        return $this->stand;
+        return null === $this->handedBackAt ? $this->stand : Progress::HandedBack;
     }
 
     public function getWaitsFor(): string
@@ -194,6 +202,11 @@ class Job
     public function getHandedBackAt(): ?\DateTimeImmutable
     {
         return $this->handedBackAt;
+    }
+
+    public function getHandBackReason(): string
+    {
+        return $this->handBackReason;
     }
 
     public function isHandedBack(): bool

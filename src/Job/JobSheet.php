@@ -12,7 +12,7 @@ use AwakeShed\Core\Evidence\CaseFormat;
  */
 final readonly class JobSheet
 {
-    private const OWN_KEYS = ['label', 'owner', 'contact', 'wanted_by', 'remarks', 'schools', 'handed_back_at'];
+    private const OWN_KEYS = ['label', 'owner', 'contact', 'wanted_by', 'remarks', 'schools', 'handed_back_at', 'hand_back_reason'];
 
     /** @param array<string, mixed> $values a machine's facts under their names in the case format */
     private function __construct(private array $values)
@@ -31,6 +31,7 @@ final readonly class JobSheet
             'remarks' => $job->getRemarks(),
             'schools' => $job->getSchools(),
             'handed_back_at' => $job->getHandedBackAt()?->format(\DATE_ATOM),
+            'hand_back_reason' => '' === $job->getHandBackReason() ? null : $job->getHandBackReason(),
         ] + CaseFormat::machineToArray($machine->facts()));
     }
 
@@ -69,6 +70,6 @@ final readonly class JobSheet
         /** @var array<string, string> $schools */
         $schools = $now['schools'] ?? [];
         $job->followOnly($schools);
-        '' === $text('handed_back_at') ? $job->takeBack() : $job->handBack(new \DateTimeImmutable($text('handed_back_at')));
+        '' === $text('handed_back_at') ? $job->takeBack() : $job->handBack(new \DateTimeImmutable($text('handed_back_at')), $text('hand_back_reason'));
     }
 }

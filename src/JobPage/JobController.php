@@ -4,24 +4,15 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\JobPage;
 
-use AwakeShed\App\Account\Member;
 use AwakeShed\App\Carburetor\WantedPartRepository;
-use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
-use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Waste\WasteRepository;
-use AwakeShed\Core\Stage\HandBackCheck;
-use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
-use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The job page: the line, what the shed makes of the evidence, and the way to everything else. */
 #[Route('/jobs/{job}', requirements: ['job' => Address::NUMBER])]
@@ -59,22 +50,5 @@ final class JobController extends AbstractController
     public function history(Job $job): Response
     {
         return $this->render('job/history.html.twig', ['job' => $job, 'record' => $this->recorder->open($job)]);
-    }
-
-    #[Route('/hand-back', name: 'job_hand_back', methods: ['POST'])]
-    #[IsGranted(JobVoter::HAND_BACK, 'job')]
-    public function handBack(Job $job, Request $request, ButtonForm $button, ClockInterface $clock, #[CurrentUser] Member $member): Response
-    {
-        $key = $button->check($request);
-        $this->recorder->rewrite($job, $member, $key, static function (Record $record) use ($job, $clock): void {
-            $hindrance = $job->isHandedBack() ? null : HandBackCheck::hindrance($record->case(), $record->acts());
-            if (null !== $hindrance) {
-                throw new HeldBack($hindrance);
-            }
-            $job->isHandedBack() ? $job->takeBack() : $job->handBack($clock->now());
-        }, evenIfHandedBack: true);
-        $this->addFlash('said', $job->isHandedBack() ? 'Handed back.' : 'Back in the shed.');
-
-        return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
     }
 }

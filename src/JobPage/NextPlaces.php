@@ -40,6 +40,7 @@ final readonly class NextPlaces
     }
 
     /** @param string $id of a test, an act or a fault */
+    #[AsTwigFunction('next_to')]
     public function to(Job $job, string $id): Next
     {
         [$route, $parameters] = $this->route($id);

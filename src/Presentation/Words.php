@@ -26,7 +26,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** Puts the core's ids and refusals into the reader's words (translations/trade.*, translations/refusals.*). */
 final readonly class Words
 {
-    public function __construct(#[Autowire(service: 'translator')] private TranslatorInterface&TranslatorBagInterface $translator, private Vocabulary $vocabulary, private StagePlan $work, private ActFigures $figures)
+    public function __construct(#[Autowire(service: 'translator')] private TranslatorInterface&TranslatorBagInterface $translator, private Vocabulary $vocabulary, private StagePlan $work, private ActFigures $figures, private Dates $dates)
     {
     }
 
@@ -298,6 +298,8 @@ final readonly class Words
         return match (true) {
             \is_array($value) => implode(', ', array_map(fn (mixed $school): string => $this->sheetValue('school', $school), $value)),
             \is_bool($value) => $this->translator->trans($value ? 'yes' : 'no'),
+            'handed_back_at' === $key && \is_string($value) => $this->dates->moment(new \DateTimeImmutable($value)),
+            'wanted_by' === $key && \is_string($value) => $this->dates->day(new \DateTimeImmutable($value)),
             \is_string($value) && '' !== $value => $this->trade('outcome.'.$key.'.'.$value) ?? $value,
             is_numeric($value) => (string) $value,
             default => '–',

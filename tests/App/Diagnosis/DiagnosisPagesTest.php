@@ -217,7 +217,7 @@ final class DiagnosisPagesTest extends ShedTestCase
     {
         $this->signIn();
         $job = $this->job();
-        $this->post('/jobs/'.$job->getId().'/hand-back', []);
+        $this->post('/jobs/'.$job->getId().'/hand-back', ['reason' => 'The owner fetched it']);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/likely');
         self::assertSelectorNotExists('form.short');
         self::assertSame([], array_filter($this->record($job)->entries, static fn (Entry $entry): bool => [] !== $entry->events()));

@@ -90,6 +90,9 @@ final class PagesTest extends ShedTestCase
         $this->signIn();
         $job = $this->job();
         $this->post('/jobs/'.$job->getId().'/hand-back', []);
+        self::assertResponseStatusCodeSame(422, 'nothing of it is shown, and nobody has said why');
+        self::assertFalse($this->again($job)->isHandedBack());
+        $this->post('/jobs/'.$job->getId().'/hand-back', ['reason' => 'The owner fetched it']);
         self::assertTrue($this->again($job)->isHandedBack());
         $this->post('/jobs/'.$job->getId().'/findings', ['test' => 'look.oil_colour', 'outcome' => 'dark']);
         self::assertResponseStatusCodeSame(409);

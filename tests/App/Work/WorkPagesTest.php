@@ -264,7 +264,10 @@ final class WorkPagesTest extends ShedTestCase
         $job = $this->again($job);
         self::assertFalse($job->isHandedBack());
         $this->found($job, Finding::observed('needle.pressure', 'holds'));
-        $this->post('/jobs/'.$job->getId().'/hand-back', []);
+        $this->post('/jobs/'.$job->getId().'/hand-back', ['reason' => 'The owner fetched it']);
+        self::assertResponseStatusCodeSame(409, 'a hold stands, whatever anybody says');
+        $this->found($job, new PutRight('oil.gas_in_oil'));
+        $this->post('/jobs/'.$job->getId().'/hand-back', ['reason' => 'The owner fetched it']);
         self::assertTrue($this->again($job)->isHandedBack());
         $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900']);
         self::assertResponseStatusCodeSame(409, 'a machine that went home takes nothing');

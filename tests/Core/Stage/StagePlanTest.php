@@ -15,8 +15,8 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Progress\HandBackCheck;
 use AwakeShed\Core\Stage\Act;
-use AwakeShed\Core\Stage\HandBackCheck;
 use AwakeShed\Core\Stage\ImpossibleAct;
 use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Core\Stage\StageState;
@@ -186,14 +186,14 @@ final class StagePlanTest extends TestCase
     public function testAMachineStaysUntilTheWayTheLiquidCameIsDealtWith(): void
     {
         $cause = static fn (string $choice): Act => new Act(StagePlan::CAUSE, [], $choice);
-        self::assertNull(HandBackCheck::hindrance(self::case(['look.oil_smell' => 'none']), []));
+        self::assertNull(HandBackCheck::cause(self::case(['look.oil_smell' => 'none']), []));
         $gas = self::case(['look.oil_smell' => 'gas'])->with(new PutRight('oil.gas_in_oil'))->with(Finding::observed('look.oil_smell', 'none'));
-        self::assertSame('cause_unknown', HandBackCheck::hindrance($gas, []), 'also after it was cleared');
-        self::assertSame('needle', HandBackCheck::hindrance($gas, [$cause('needle')]));
-        self::assertNull(HandBackCheck::hindrance($gas, [$cause('needle'), $cause('tipped')]), 'the last word stands');
-        self::assertNull(HandBackCheck::hindrance($gas->with(Finding::observed('needle.pressure', 'holds')), [$cause('needle')]));
-        self::assertNull(HandBackCheck::hindrance($gas->with(new PutRight('carb.needle_leaks')), []));
-        self::assertNull(HandBackCheck::hindrance($gas, [$cause('goes_home_unrepaired')]));
+        self::assertSame('cause_unknown', HandBackCheck::cause($gas, []), 'also after it was cleared');
+        self::assertSame('needle', HandBackCheck::cause($gas, [$cause('needle')]));
+        self::assertNull(HandBackCheck::cause($gas, [$cause('needle'), $cause('tipped')]), 'the last word stands');
+        self::assertNull(HandBackCheck::cause($gas->with(Finding::observed('needle.pressure', 'holds')), [$cause('needle')]));
+        self::assertNull(HandBackCheck::cause($gas->with(new PutRight('carb.needle_leaks')), []));
+        self::assertNull(HandBackCheck::cause($gas, [$cause('goes_home_unrepaired')]));
     }
 
     /** @param array<string, list<string>> $when */

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\JobPage;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Carburetor\WantedPartRepository;
+use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Http\Address;
+use AwakeShed\App\Http\ButtonForm;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Wait\WaitRepository;
+use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Progress\HandBack;
+use AwakeShed\Core\Progress\HandBackCheck;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Going home: what is not proved, what waits, what refuses it; and back in again. */
+#[Route('/jobs/{job}/hand-back', requirements: ['job' => Address::NUMBER])]
+final class HandBackController extends AbstractController
+{
+    public function __construct(private readonly Recorder $recorder, private readonly Assessor $assessor, private readonly HandBackCheck $check, private readonly WaitRepository $waits, private readonly WantedPartRepository $wanted)
+    {
+    }
+
+    #[Route('', name: 'job_hand_back_look', methods: ['GET'])]
+    public function look(Job $job): Response
+    {
+        return $this->page($job, '', false);
+    }
+
+    #[Route('', name: 'job_hand_back', methods: ['POST'])]
+    #[IsGranted(JobVoter::HAND_BACK, 'job')]
+    public function handBack(Job $job, Request $request, ButtonForm $button, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    {
+        $key = $button->check($request);
+        $reason = $button->text($request, 'reason');
+        try {
+            $this->recorder->rewrite($job, $member, $key, function (Record $record) use ($job, $clock, $reason): void {
+                if ($job->isHandedBack()) {
+                    $job->takeBack();
+
+                    return;
+                }
+                $guard = $this->guard($record);
+                if ($guard->isRefused()) {
+                    throw new HeldBack($guard->cause ?? ($guard->isDrained ? 'drained' : 'hold'));
+                }
+                if ('' === $reason && ($guard->wantsReason() || [] !== $this->waits->ofJob($job) || $this->partsWantedFor($job) > 0)) {
+                    throw new ReasonWanted();
+                }
+                $job->handBack($clock->now(), $reason);
+            }, evenIfHandedBack: true);
+        } catch (ReasonWanted) {
+            return $this->page($job, $reason, true);
+        }
+        $this->addFlash('said', $job->isHandedBack() ? 'Handed back.' : 'Back in the shed.');
+
+        return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    private function guard(Record $record): HandBack
+    {
+        $case = $record->case();
+
+        return $this->check->of($case, $record->acts(), $this->assessor->assess($case));
+    }
+
+    private function partsWantedFor(Job $job): int
+    {
+        return $this->wanted->waitedFor([$job->getId()])[$job->getId()] ?? 0;
+    }
+
+    private function page(Job $job, string $reason, bool $isAsked): Response
+    {
+        $record = $this->recorder->open($job);
+
+        return $this->render('job/hand_back.html.twig', [
+            'job' => $job,
+            'record' => $record,
+            'guard' => $this->guard($record),
+            'waits' => $this->waits->ofJob($job),
+            'parts' => $this->partsWantedFor($job),
+            'reason' => $reason,
+            'asked' => $isAsked,
+        ], new Response(status: $isAsked ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK));
+    }
+}
