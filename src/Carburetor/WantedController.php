@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
@@ -24,7 +25,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The parts the shed waits for. */
 final class WantedController extends AbstractController
 {
-    public function __construct(private readonly WantedPartRepository $wanted, private readonly EntityManagerInterface $entities, private readonly JobWriter $writer, private readonly ClockInterface $clock, private readonly ButtonForm $button)
+    public function __construct(private readonly WantedPartRepository $wanted, private readonly EntityManagerInterface $entities, private readonly JobWriter $writer, private readonly ClockInterface $clock, private readonly ButtonForm $button, private readonly Recorder $recorder)
     {
     }
 
@@ -65,6 +66,7 @@ final class WantedController extends AbstractController
         }
         $this->writer->write($job, $member, $key, function () use ($job, $typed, $quantity, $member): null {
             $this->entities->persist(new WantedPart($job, $typed['name'], $quantity, $member, $this->clock->now()));
+            $this->standsAnew($job);
 
             return null;
         });
@@ -79,6 +81,7 @@ final class WantedController extends AbstractController
     {
         $this->writer->write($part->getJob(), $member, $this->button->check($request), function () use ($part, $state): null {
             $part->becomes($state, $this->clock->now());
+            $this->standsAnew($part->getJob());
 
             return null;
         });
@@ -86,6 +89,14 @@ final class WantedController extends AbstractController
 
         return 'shed' === $this->button->text($request, 'back') ? $this->redirectToRoute('parts', status: Response::HTTP_SEE_OTHER)
             : $this->redirectToRoute('job_parts', ['job' => $part->getJob()->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    /** Whether a job waits for a part is part of where it stands. */
+    private function standsAnew(Job $job): void
+    {
+        $this->entities->flush();
+        $job->waitForParts([] !== $this->wanted->waitedFor([$job->getId()]));
+        $this->recorder->recompute($job);
     }
 
     /** @param array<string, string> $typed */

@@ -38,9 +38,11 @@ use AwakeShed\Core\Carburetor\MoveKind;
 use AwakeShed\Core\Carburetor\PartsLedger as StripLedger;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\CaseFormat;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Fuel\WasteStream;
@@ -68,7 +70,7 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
  *     by?: string, find?: array{string, string}, correct?: array{string, string}, put_right?: string,
  *     jar?: string, reading?: JarArray, settle?: string, waste?: array{string, float|int}, hand_back?: bool,
  *     work?: array{string, array<string, mixed>}, trace?: string, did?: array{string, array<string, float|int>, string|null},
- *     strip?: array{string, int|null, array<string, string>}, want?: string
+ *     done?: string, strip?: array{string, int|null, array<string, string>}, want?: string
  * }
  * @phpstan-type DemoPage array{page: string, kind: string, figures: array<string, array{float|int, string, string}>}
  * @phpstan-type DemoMachine array{
@@ -100,6 +102,7 @@ final class Barn
         private readonly WaitRepository $waits,
         private readonly WasteLedger $ledger,
         private readonly Shelf $shelf,
+        private readonly Vocabulary $vocabulary,
     ) {
     }
 
@@ -239,12 +242,20 @@ final class Barn
                 $wait->end($clock->now());
             }
         }
+        if (isset($step['done'])) {
+            $this->doing->done($job, $by, $key, new Done($this->vocabulary->act($step['done'])));
+            foreach ($this->waits->ofJob($job) as $wait) {
+                $wait->end($clock->now());
+            }
+        }
         if (isset($step['strip'])) {
             [$what, $place, $said] = $step['strip'];
             $this->recorder->moved($job, $by, $key, static fn (StripLedger $ledger): Move => new Move(MoveKind::from($what), $place, $said), static fn (StripLedger $after): array => array_values(array_filter([$after->finding($said['passage'] ?? '')])));
         }
         if (isset($step['want'])) {
             $this->entities->persist(new WantedPart($job, $step['want'], 1, $by, $clock->now()));
+            $job->waitForParts(true);
+            $this->recorder->recompute($job);
         }
         if (isset($step['work'])) {
             $this->workOut($job, $by, $key, ...$step['work']);

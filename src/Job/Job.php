@@ -26,6 +26,12 @@ use Doctrine\ORM\Mapping as ORM;
 class Job
 {
     public const LONGEST_REASON = 500;
+    /** What a job waits for that waits for a part. */
+    public const PART = 'part';
+
+    /** Where a part that has not come stops everything else; before, there is always something to look at. */
+    private const NEEDS_PARTS = [Progress::Apart, Progress::GoingTogether, Progress::FindingTheCause];
+
     private const NO_DAY = '9999-12-31';
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -62,6 +68,9 @@ class Job
 
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
     private ?\DateTimeImmutable $handedBackAt = null;
+
+    #[ORM\Column]
+    private bool $waitsForParts = false;
 
     /** Why it went home as it was. */
     #[ORM\Column(length: 500)]
@@ -130,8 +139,14 @@ class Job
 
     public function nowStands(JobProgress $progress): void
     {
-        $this->stand = $progress->progress;
-        $this->waitsFor = $progress->why ?? $progress->next() ?? '';
+        $isWaiting = $this->waitsForParts && \in_array($progress->progress, self::NEEDS_PARTS, true);
+        $this->stand = $isWaiting ? Progress::Waits : $progress->progress;
+        $this->waitsFor = $isWaiting ? self::PART : $progress->why ?? $progress->next() ?? '';
+    }
+
+    public function waitForParts(bool $waits): void
+    {
+        $this->waitsForParts = $waits;
     }
 
     /** @param string $reason why it goes home as it is; empty where nothing is to be said */

@@ -59,8 +59,11 @@ final readonly class NextPlaces
     /** @return array{string, array<string, string>} route and parameters but the job */
     private function route(string $id): array
     {
+        if (Job::PART === $id) {
+            return ['job_parts', []];
+        }
         if (isset($this->vocabulary->faults[$id])) {
-            return ['fault', ['fault' => $id]];
+            return ['job_fault', ['fault' => $id]];
         }
         if (\in_array($id, ['jar.tank', 'jar.smell'], true)) {
             return ['fuel', ['sample' => 'tank']];

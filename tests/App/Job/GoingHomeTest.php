@@ -24,6 +24,7 @@ final class GoingHomeTest extends ShedTestCase
         $job = $this->job();
         $this->did($job, 'crankcase.drained');
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/hand-back');
+        self::assertResponseIsSuccessful();
         self::assertSelectorTextContains('[data-refused]', 'Its crankcase is drained.');
         self::assertSame('/jobs/'.$job->getId().'/stages/flush#step-flush-fill_1', $page->filter('[data-refused] a')->attr('href'));
         self::assertSelectorNotExists('main form[action$="hand-back"]');

@@ -266,6 +266,7 @@ final class WorkPagesTest extends ShedTestCase
         $this->found($job, Finding::observed('needle.pressure', 'holds'));
         $this->post('/jobs/'.$job->getId().'/hand-back', ['reason' => 'The owner fetched it']);
         self::assertResponseStatusCodeSame(409, 'a hold stands, whatever anybody says');
+        $job = $this->again($job);
         $this->found($job, new PutRight('oil.gas_in_oil'));
         $this->post('/jobs/'.$job->getId().'/hand-back', ['reason' => 'The owner fetched it']);
         self::assertTrue($this->again($job)->isHandedBack());
