@@ -44,6 +44,11 @@ final class ImpossibleMove extends StatedRefusal
         return new self('strip.unknown_hole', \sprintf('Which hole: "%s" does not come off before it is written down.', $part), ['part' => $part]);
     }
 
+    public static function liesOnTheMat(string $part, string $test): self
+    {
+        return new self('strip.lies_on_the_mat', \sprintf('%s cannot be made: %s lies on the mat.', $test, $part), ['part' => $part, 'test' => $test]);
+    }
+
     public static function under(int $place, int $first): self
     {
         return new self('strip.under', \sprintf('Place %d goes on after place %d: it lies above it in the stack.', $place, $first), ['place' => $place, 'first' => $first]);

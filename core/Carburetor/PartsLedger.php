@@ -16,6 +16,9 @@ final readonly class PartsLedger
 {
     public const MOST_PARTS = 120;
 
+    /** By test, the parts that are in their place while it is made (common practice). */
+    private const IN_PLACE = ['needle.pressure' => ['needle', 'seat', 'float', 'float_pin', 'metering_lever'], 'leak.static' => ['needle', 'bowl', 'bowl_bolt', 'bowl_nut', 'bowl_gasket']];
+
     /** Characters of a name or a note. */
     public const LONGEST = 80;
 
@@ -76,6 +79,20 @@ final readonly class PartsLedger
             MoveKind::Check => $this->checkedOff($move->said['check'] ?? ''),
             MoveKind::Close => $this->closed(),
         };
+    }
+
+    /**
+     * What is tested in its place cannot be while it lies on the mat.
+     *
+     * @throws ImpossibleMove
+     */
+    public function demandInPlace(string $test): void
+    {
+        foreach ($this->onMat() as $part) {
+            if (\in_array($part->kind, self::IN_PLACE[$test] ?? [], true)) {
+                throw ImpossibleMove::liesOnTheMat($part->kind ?? '', $test);
+            }
+        }
     }
 
     public function nextPlace(): int

@@ -68,6 +68,11 @@ final readonly class Vocabulary
             );
         }
 
+        $holds = [...$open['holds'], ...$house['holds']];
+        // In the order in which one is dealt with before the other.
+        $order = array_flip(array_keys($house['ways_out']));
+        usort($holds, static fn (array $one, array $other): int => $order[$one['id']] <=> $order[$other['id']]);
+
         return new self(
             $tests,
             $acts,
@@ -81,7 +86,7 @@ final readonly class Vocabulary
                 isset($hold['kinds']) ? array_map(MachineKind::from(...), $hold['kinds']) : null,
                 $house['ways_out'][$hold['id']] ?? throw new \LogicException('Every hold has a way out.'),
                 \in_array($hold['id'], $house['mended_in_hand'], true),
-            ), [...$open['holds'], ...$house['holds']]),
+            ), $holds),
             array_map(static fn (array $rule): Prerequisite => new Prerequisite(
                 $rule['test'],
                 $rule['outcome'],

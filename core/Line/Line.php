@@ -49,6 +49,18 @@ final readonly class Line
         return new self($bearings['outcomes'], $bearings['faults'], $bearings['rooms'], $model);
     }
 
+    /** Whether a finding proves something of the line bad. */
+    public function provesBad(Finding $finding): bool
+    {
+        foreach ($this->tonesOf($finding) as [$tone]) {
+            if (ElementTone::Bad === $tone) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<string> the faults that sit on an element */
     public function faultsOf(Element $element): array
     {

@@ -176,8 +176,9 @@ final readonly class Progression
     private function waysOut(CaseFile $case, HoldDefinition $hold): array
     {
         $bad = array_keys(array_filter($hold->whenAny, static fn (array $outcomes, string $test): bool => true === $case->standing($test)?->saysAnyOf($outcomes), \ARRAY_FILTER_USE_BOTH));
-        // Where there are several, those that change what was found come first.
-        $ways = $hold->waysOut;
+        $since = max([-1, ...array_map($case->foundAt(...), $bad)]);
+        // Looks on the way that were made since lead no further; of the rest, what changes what was found comes first.
+        $ways = array_values(array_filter($hold->waysOut, static fn (string $way): bool => $case->foundAt($way) <= $since));
         usort($ways, fn (string $one, string $other): int => $this->changes($other, $bad) <=> $this->changes($one, $bad));
 
         return $ways;

@@ -44,7 +44,7 @@ final readonly class ProofRun
     {
         $last = -1;
         foreach ($case->events as $place => $event) {
-            if ($event instanceof PutRight || ($event instanceof Done && [] !== $event->act->putsRight && !\in_array($event->act->thing, self::NO_WORK, true))) {
+            if ($event instanceof PutRight || ($event instanceof Done && !LookBack::wasEarlier($event) && [] !== $event->act->putsRight && !\in_array($event->act->thing, self::NO_WORK, true))) {
                 $last = $place;
             }
         }

@@ -29,6 +29,11 @@ final class ImpossibleAct extends StatedRefusal
         return new self('act.out_of_range', \sprintf('%s of "%s" is %s, allowed %s to %s.', $field, $step, $value, $least, $most), ['step' => $step, 'field' => $field, 'value' => $value, 'least' => $least, 'most' => $most]);
     }
 
+    public static function contradicts(string $step, string $other): self
+    {
+        return new self('act.contradicts', \sprintf('"%s" and "%s" cannot both be so.', $step, $other), ['step' => $step, 'other' => $other]);
+    }
+
     public static function noSuchChoice(string $step, string $choice): self
     {
         return new self('act.no_such_choice', \sprintf('"%s" is no choice of "%s".', $choice, $step), ['step' => $step, 'choice' => $choice]);

@@ -27,6 +27,12 @@ final readonly class StagePlan
     /** The step that says which bore of seat is fitted. */
     public const SEAT_BORE = 'needle.bore';
 
+    /** Pairs of step and choice that cannot both be. */
+    private const CONTRADICTIONS = [
+        [['needle.way_round', 'not_replaceable'], ['needle.fitted', 'both_new']],
+        [['needle.bore', 'not_replaceable'], ['needle.fitted', 'both_new']],
+    ];
+
     /** The step that says how the liquid got there. */
     public const CAUSE = 'locked.cause';
 
@@ -70,12 +76,12 @@ final readonly class StagePlan
         return new self($stages, $vocabulary, $gatekeeper);
     }
 
-    /** The first step that is this test or this act of the vocabulary; null where no stage has it. */
+    /** The first step that is this test or this act of the vocabulary and is asked on every machine its stage is for; null where no stage has it. */
     public function stepFor(string $id): ?Step
     {
         foreach ($this->stages as $stage) {
             foreach ($stage->steps as $step) {
-                if ($step->test === $id || \in_array($id, $step->does, true)) {
+                if (null === $step->when && ($step->test === $id || \in_array($id, $step->does, true))) {
                     return $step;
                 }
             }
@@ -100,6 +106,25 @@ final readonly class StagePlan
         $does = $this->step($act->step)->does[$act->choice ?? ''] ?? null;
 
         return null === $does ? [] : [new Done($this->vocabulary->act($does), $act->figures)];
+    }
+
+    /**
+     * What is part of the body was not renewed, and what was renewed was no part of it.
+     *
+     * @param list<Act> $acts so far
+     *
+     * @throws ImpossibleAct
+     */
+    public static function demandNoContradiction(Act $act, array $acts): void
+    {
+        foreach (self::CONTRADICTIONS as [$one, $other]) {
+            foreach ([[$one, $other], [$other, $one]] as [$said, $against]) {
+                $last = self::actsOf($against[0], $acts);
+                if ($act->step === $said[0] && $act->choice === $said[1] && [] !== $last && $last[\count($last) - 1]->choice === $against[1]) {
+                    throw ImpossibleAct::contradicts($act->step, $against[0]);
+                }
+            }
+        }
     }
 
     /** @throws ImpossibleAct when there is no such step */

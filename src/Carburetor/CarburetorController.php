@@ -16,10 +16,12 @@ use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Presentation\SectionDrawing;
+use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Carburetor\Carburetors;
 use AwakeShed\Core\Carburetor\Method;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\MoveKind;
+use AwakeShed\Core\Carburetor\PartFate;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Carburetor\PassageState;
 use AwakeShed\Core\Carburetor\RemovalTemplate;
@@ -41,7 +43,7 @@ final class CarburetorController extends AbstractController
 {
     private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check'];
 
-    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors, private readonly Vocabulary $vocabulary)
+    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors, private readonly Vocabulary $vocabulary, private readonly Words $words)
     {
     }
 
@@ -144,7 +146,7 @@ final class CarburetorController extends AbstractController
 
     #[Route('', name: 'carburetor_move', methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function move(Job $job, Request $request, ButtonForm $button, ToolSizes $sizes, Bath $bath, EntityManagerInterface $entities, #[CurrentUser] Member $member): Response
+    public function move(Job $job, Request $request, ButtonForm $button, ToolSizes $sizes, Bath $bath, EntityManagerInterface $entities, PartsWanted $wanted, #[CurrentUser] Member $member): Response
     {
         $key = $button->check($request);
         $kind = MoveKind::tryFrom($button->text($request, 'what')) ?? throw $this->createNotFoundException('Nothing of that kind is done here.');
@@ -160,13 +162,18 @@ final class CarburetorController extends AbstractController
             // Seen, and not good: it is a finding, and the point stays open.
             $this->recorder->observe($job, $member, $key, [Finding::observed($check->test, $outcome)]);
         } else {
+            $before = $this->recorder->open($job)->ledger();
             $this->recorder->moved(
                 $job,
                 $member,
                 $key,
                 static fn (PartsLedger $ledger): Move => new Move($kind, MoveKind::Off === $kind ? $ledger->nextPlace() : $place, $said, $own?->order()),
                 static fn (PartsLedger $after): array => null !== $check?->test ? [Finding::observed($check->test, $outcome)] : array_values(array_filter([$after->finding($said['passage'] ?? '')])),
-                static function (NewEntry $entry, Move $move) use ($job, $member, $bath): void {
+                function (NewEntry $entry, Move $move) use ($job, $member, $bath, $wanted, $before): void {
+                    $part = MoveKind::Keep === $move->kind && PartFate::Renew->value === ($move->said['keep'] ?? '') ? $before->parts[$move->place ?? 0] ?? null : null;
+                    if (null !== $part) {
+                        $wanted->want($job, $this->words->part($part), $member);
+                    }
                     if (MoveKind::Clean === $move->kind) {
                         $bath->time($job, $member, Method::from($move->said['method'] ?? ''), $entry);
                     }

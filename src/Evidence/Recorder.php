@@ -70,6 +70,11 @@ final readonly class Recorder
         $this->change($job, $by, $key, function (Record $record) use ($job, $by, $events, $source, $worked, $also): NewEntry {
             // What another shop found is history here, whatever order it was found in.
             $this->check(Source::Import === $source ? null : $record->case(), $events);
+            foreach ($events as $event) {
+                if ($event instanceof Finding) {
+                    $record->ledger()->demandInPlace($event->test);
+                }
+            }
             $entry = NewEntry::observation($job, $by, $this->clock->now(), $source, new Observed($events, $worked));
             if (null !== $also) {
                 $also($entry, $record->case());
@@ -97,6 +102,7 @@ final readonly class Recorder
             if ($state->isClosed()) {
                 throw new ClosedStep($state);
             }
+            StagePlan::demandNoContradiction($act, $record->acts());
             $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new StepDone($act));
             if (null !== $also) {
                 $also($entry, $record->case());

@@ -10,6 +10,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\Core\Progress\LookBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -23,10 +24,13 @@ final class JobController extends AbstractController
     }
 
     #[Route('', name: 'job', methods: ['GET'])]
-    public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted): Response
+    public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted, LookBack $lookBack): Response
     {
+        $page = $this->pages->of($this->recorder->open($job));
+
         return $this->render('job/job.html.twig', [
-            'page' => $this->pages->of($this->recorder->open($job)),
+            'page' => $page,
+            'left_behind' => \count($lookBack->of($page->case)),
             'photos' => $photos->ofJob($job),
             'waste' => $waste->ofJob($job),
             'wanted' => $wanted->waitedFor([$job->getId()])[$job->getId()] ?? 0,

@@ -6,6 +6,8 @@ namespace AwakeShed\Tests\App\Carburetor;
 
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Carburetor\ToolSizes;
+use AwakeShed\App\Carburetor\WantedPart;
+use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Once\RequestKey;
@@ -287,6 +289,35 @@ final class CarburetorPagesTest extends ShedTestCase
         $this->found($job, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.air_filter', 'clean'), Finding::observed('look.blade', 'true'), Finding::observed('feel.pull', 'normal'));
 
         return $job;
+    }
+
+    public function testANeedleOnTheMatIsNotTestedAndOneToBeRenewedIsWanted(): void
+    {
+        $job = $this->begun('bowl_brass');
+        foreach (['bowl_bolt', 'bowl', 'float_pin', 'float', 'needle'] as $kind) {
+            $this->move($job, ['what' => 'off', 'kind' => $kind]);
+        }
+        $this->post('/jobs/'.$job->getId().'/findings', ['test' => 'needle.pressure', 'outcome' => 'holds']);
+        self::assertResponseStatusCodeSame(422);
+        $this->assertSays('It lies on the mat');
+        $this->move($job, ['what' => 'keep', 'place' => '5', 'keep' => 'renew']);
+        $this->move($job, ['what' => 'keep', 'place' => '5', 'keep' => 'renew']);
+        $parts = self::service(WantedPartRepository::class)->ofJob($this->again($job));
+        self::assertSame(['Inlet needle'], array_map(static fn (WantedPart $part): string => $part->getName(), $parts));
+    }
+
+    public function testWhatIsPartOfTheBodyIsNotBothNew(): void
+    {
+        $job = $this->job();
+        $this->signIn();
+        $this->found($job, Finding::observed('needle.pressure', 'leaks'));
+        foreach (['needle.way_round' => 'not_replaceable', 'needle.bore' => 'not_replaceable'] as $step => $choice) {
+            $this->post('/jobs/'.$job->getId().'/acts', ['step' => $step, 'choice' => $choice]);
+            self::assertResponseRedirects();
+        }
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'needle.fitted', 'choice' => 'both_new']);
+        self::assertResponseStatusCodeSame(422);
+        $this->assertSays('what is part of the body is not renewed');
     }
 
     private function begun(string $type): Job
