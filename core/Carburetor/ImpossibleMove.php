@@ -49,6 +49,11 @@ final class ImpossibleMove extends StatedRefusal
         return new self('strip.lies_on_the_mat', \sprintf('%s cannot be made: %s lies on the mat.', $test, $part), ['part' => $part, 'test' => $test]);
     }
 
+    public static function atTheBench(string $act): self
+    {
+        return new self('strip.at_the_bench', \sprintf('%s is said by the ledger, which is open.', $act), ['act' => $act]);
+    }
+
     public static function under(int $place, int $first): self
     {
         return new self('strip.under', \sprintf('Place %d goes on after place %d: it lies above it in the stack.', $place, $first), ['place' => $place, 'first' => $first]);

@@ -19,6 +19,8 @@ final readonly class PartsLedger
     /** By test, the parts that are in their place while it is made (common practice). */
     private const IN_PLACE = ['needle.pressure' => ['needle', 'seat', 'float', 'float_pin', 'metering_lever'], 'leak.static' => ['needle', 'bowl', 'bowl_bolt', 'bowl_nut', 'bowl_gasket']];
 
+    private const SAID_BY_LEDGER = ['bowl.on', 'carburetor.on', 'carburetor.checked'];
+
     /** Characters of a name or a note. */
     public const LONGEST = 80;
 
@@ -92,6 +94,18 @@ final readonly class PartsLedger
             if (\in_array($part->kind, self::IN_PLACE[$test] ?? [], true)) {
                 throw ImpossibleMove::liesOnTheMat($part->kind ?? '', $test);
             }
+        }
+    }
+
+    /**
+     * What is back on, and checked, is what the ledger says while it is open.
+     *
+     * @throws ImpossibleMove
+     */
+    public function demandSaidElsewhere(string $act): void
+    {
+        if ($this->isApart() && \in_array($act, self::SAID_BY_LEDGER, true)) {
+            throw ImpossibleMove::atTheBench($act);
         }
     }
 

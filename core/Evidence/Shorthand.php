@@ -18,12 +18,15 @@ final readonly class Shorthand
 
     private const UNSAID = 0.08;
 
+    /** What may be a look or an act is a look first: it changes nothing that was seen. */
+    private const ACT_WEIGHT = 0.8;
+
     /** Words that tell nothing apart. */
     private const SMALL = ['the', 'a', 'of', 'it', 'to', 'is', 'and', 'or'];
 
     /**
-     * @param list<array{test: string, outcome: string|null, testWords: list<string>, outcomeWords: list<string>}> $lexicon
-     *                                                                                                                      what can be said, in lower case; a null outcome takes a number
+     * @param list<array{test: string, outcome: string|null, testWords: list<string>, outcomeWords: list<string>, act?: ActDefinition}> $lexicon
+     *                                                                                                                                           what can be said, in lower case; a null outcome takes a number
      */
     public function __construct(private array $lexicon)
     {
@@ -46,7 +49,7 @@ final readonly class Shorthand
     /**
      * @param string $part of one finding
      *
-     * @return list<Finding> what it may mean, the likeliest first
+     * @return list<Finding|Done> what it may mean, the likeliest first
      */
     public function readings(string $part, int $most = 8): array
     {
@@ -55,8 +58,8 @@ final readonly class Shorthand
         return array_column(\array_slice($found, 0, $most), 0);
     }
 
-    /** @return Finding|null what it means; null where that is nothing, or not plain */
-    public function plain(string $part): ?Finding
+    /** @return Finding|Done|null what it means; null where that is nothing, or not plain */
+    public function plain(string $part): Finding|Done|null
     {
         $found = $this->scored($part);
         if ([] === $found || (isset($found[1]) && $found[0][1] - $found[1][1] < self::CLEARLY_BETTER)) {
@@ -66,7 +69,7 @@ final readonly class Shorthand
         return $found[0][0];
     }
 
-    /** @return list<array{Finding, float}> with the score, the best first */
+    /** @return list<array{Finding|Done, float}> with the score, the best first */
     private function scored(string $part): array
     {
         $exact = $this->spelledOut($part);
@@ -86,9 +89,15 @@ final readonly class Shorthand
         usort($words, static fn (string $one, string $other): int => mb_strlen($other) <=> mb_strlen($one));
         $found = [];
         foreach ([] === $words ? [] : $this->lexicon as $place => $entry) {
-            $score = (null === $entry['outcome']) === (null === $number) ? null : self::score($words, $entry);
+            $act = $entry['act'] ?? null;
+            $takesNumber = null === $entry['outcome'] && null === $act;
+            $score = $takesNumber === (null === $number) ? null : self::score($words, $entry);
             if (null !== $score) {
-                $found[] = [null === $entry['outcome'] ? Finding::number($entry['test'], (float) $number) : Finding::observed($entry['test'], $entry['outcome']), $score, $place];
+                $found[] = [match (true) {
+                    null !== $act => new Done($act),
+                    null === $entry['outcome'] => Finding::number($entry['test'], (float) $number),
+                    default => Finding::observed($entry['test'], $entry['outcome']),
+                }, null === $act ? $score : self::ACT_WEIGHT * $score, $place];
             }
         }
         usort($found, static fn (array $one, array $other): int => [$other[1], $one[2]] <=> [$one[1], $other[2]]);
@@ -97,14 +106,17 @@ final readonly class Shorthand
     }
 
     /** By the vocabulary's own ids, as completion writes them: "look.plug dry". */
-    private function spelledOut(string $part): ?Finding
+    private function spelledOut(string $part): Finding|Done|null
     {
         [$test, $said] = [...explode(' ', $part, 2), ''];
         foreach ($this->lexicon as $entry) {
+            if (isset($entry['act']) && $entry['act']->id === trim($part)) {
+                return new Done($entry['act']);
+            }
             if ($entry['test'] === $test && $entry['outcome'] === $said) {
                 return Finding::observed($test, $said);
             }
-            if ($entry['test'] === $test && null === $entry['outcome'] && is_numeric($said)) {
+            if ($entry['test'] === $test && null === $entry['outcome'] && !isset($entry['act']) && is_numeric($said)) {
                 return Finding::number($test, (float) $said);
             }
         }

@@ -34,6 +34,12 @@ final readonly class Lexicon
             }
         }
 
+        foreach ($this->vocabulary->acts as $act) {
+            if ($this->vocabulary->canBeDone($act, $machine)) {
+                $lexicon[] = ['test' => $act->id, 'outcome' => null, 'testWords' => Shorthand::words($this->words->deed($act->id).' '.$act->id), 'outcomeWords' => [], 'act' => $act];
+            }
+        }
+
         return new Shorthand($lexicon);
     }
 }

@@ -10,6 +10,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Shorthand;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -52,7 +53,7 @@ final class ShortController extends AbstractController
         $parts = Shorthand::split($line);
         $shorthand = $this->lexicon->of($job->getMachine()->facts());
         $meant = array_map($shorthand->plain(...), $parts);
-        $findings = array_values(array_filter($meant, static fn (?Finding $finding): bool => null !== $finding));
+        $findings = array_values(array_filter($meant, static fn (Finding|Done|null $meant): bool => null !== $meant));
         if ([] === $parts || \count($findings) < \count($parts)) {
             $unclear = array_values(array_intersect_key($parts, array_filter($meant, is_null(...))));
 

@@ -71,9 +71,11 @@ final readonly class Recorder
             // What another shop found is history here, whatever order it was found in.
             $this->check(Source::Import === $source ? null : $record->case(), $events);
             foreach ($events as $event) {
-                if ($event instanceof Finding) {
-                    $record->ledger()->demandInPlace($event->test);
-                }
+                match (true) {
+                    $event instanceof Finding => $record->ledger()->demandInPlace($event->test),
+                    $event instanceof Done => $record->ledger()->demandSaidElsewhere($event->act->id),
+                    default => null,
+                };
             }
             $entry = NewEntry::observation($job, $by, $this->clock->now(), $source, new Observed($events, $worked));
             if (null !== $also) {

@@ -9,6 +9,7 @@ use AwakeShed\App\Diagnosis\Lexicon;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -206,11 +207,22 @@ final class DiagnosisPagesTest extends ShedTestCase
             }
             foreach ($test->outcomes ?? ['12'] as $outcome) {
                 $words = str_replace(['.', '_'], ' ', $test->id.' '.$outcome);
-                $readings = array_map(static fn (Finding $finding): string => $finding->test.' '.($finding->number ?? $finding->outcomes[0]), $shorthand->readings($words));
+                $readings = array_map(static fn (Finding|Done $finding): string => $finding instanceof Done ? $finding->act->id : $finding->test.' '.($finding->number ?? $finding->outcomes[0]), $shorthand->readings($words));
                 self::assertContains($test->id.' '.$outcome, $readings, $words);
                 self::assertNotNull($shorthand->plain($test->id.' '.$outcome));
             }
         }
+    }
+
+    public function testWhatWasDoneIsSaidInShortToo(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->post('/jobs/'.$job->getId().'/short', ['line' => 'crankcase.drained; crank fill; oil lev at']);
+        self::assertResponseRedirects('/jobs/'.$job->getId().'/likely');
+        $case = $this->record($this->again($job))->case();
+        self::assertSame('filled', $case->state->of('crankcase'));
+        self::assertSame(['at_mark'], $case->standing('look.oil_level')?->outcomes);
     }
 
     public function testAJobThatWentHomeTakesNothingInShort(): void
