@@ -94,6 +94,12 @@ final readonly class CaseFile
         return $this->last[$test][1] ?? null;
     }
 
+    /** @return int the place among the events of the last finding of a test, whether it stands or not; -1 when there is none */
+    public function lastFoundAt(string $test): int
+    {
+        return $this->last[$test][0] ?? -1;
+    }
+
     /** Whether a finding of the test was made and an act has changed since what it looked at. */
     public function isVoided(string $test): bool
     {
@@ -164,12 +170,6 @@ final readonly class CaseFile
     public function curedAt(string $fault): int
     {
         return $this->lastCured[$fault] ?? -1;
-    }
-
-    /** Whether the finding of a test that stands came after so many events. */
-    public function isFoundAfter(string $test, int $events): bool
-    {
-        return $this->foundAt($test) >= $events;
     }
 
     public function wasPutRight(string $fault): bool

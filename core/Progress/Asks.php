@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Progress;
 
+use AwakeShed\Core\Carburetor\PartFate;
+use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Evidence\CaseFile;
 
 /** What a machine's state asks of whoever goes on with it (common practice). */
@@ -36,6 +38,22 @@ final readonly class Asks
         }
 
         return $asks;
+    }
+
+    /** @return list<Ask> what was gone past at the carburetor bench */
+    public static function atTheBench(PartsLedger $ledger): array
+    {
+        $asks = [];
+        foreach ($ledger->parts as $part) {
+            if ($part->isOn && PartFate::Clean === $part->fate() && [] === $part->cleaned) {
+                $asks[Ask::PartUncleaned->value] = Ask::PartUncleaned;
+            }
+            if (\in_array('turns', $ledger->type?->part($part->kind ?? '')->asks ?? [], true) && !isset($part->notes['turns'])) {
+                $asks[Ask::TurnsUnwritten->value] = Ask::TurnsUnwritten;
+            }
+        }
+
+        return array_values($asks);
     }
 
     private static function isTankClean(CaseFile $case): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Progress;
 
+use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Gate\Gatekeeper;
@@ -20,7 +21,7 @@ final readonly class HandBackCheck
     }
 
     /** @param list<Act> $acts */
-    public function of(CaseFile $case, array $acts, Assessment $assessment): HandBack
+    public function of(CaseFile $case, array $acts, PartsLedger $bench, Assessment $assessment): HandBack
     {
         return new HandBack(
             array_map(static fn ($hold): string => $hold->id, $this->gatekeeper->standingHolds($case)),
@@ -29,7 +30,7 @@ final readonly class HandBackCheck
             array_values(array_unique(array_merge([], ...array_map(static fn ($closure): array => $closure->until, $this->gatekeeper->closures($case))))),
             $this->unproved->of($case, $assessment),
             ProofRun::left($case),
-            Asks::of($case),
+            [...Asks::of($case), ...Asks::atTheBench($bench)],
         );
     }
 

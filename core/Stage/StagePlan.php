@@ -27,6 +27,8 @@ final readonly class StagePlan
     /** The step that says which bore of seat is fitted. */
     public const SEAT_BORE = 'needle.bore';
 
+    private const LEVEL = 'look.oil_level';
+
     /** Pairs of step and choice that cannot both be. */
     private const CONTRADICTIONS = [
         [['needle.way_round', 'not_replaceable'], ['needle.fitted', 'both_new']],
@@ -226,7 +228,8 @@ final readonly class StagePlan
             self::PULL === $step->id => self::pulls($acts)->isDry(),
             null !== $step->cure => $case->wasPutRight($step->cure),
             $step->isAgain => $this->isSoundAgain($step, $case, $acts),
-            null !== $step->test => null !== $case->standing($step->test),
+            // Fuel that was poured away and filled fresh is not judged once more.
+            null !== $step->test => null !== $case->standing($step->test) || ($case->isVoided($step->test) && 'tank' === $case->changedBy($step->test)?->thing),
             default => [] !== self::actsOf($step->id, $acts) || $this->isDoneElsewhere($step, $case),
         };
     }
@@ -260,14 +263,16 @@ final readonly class StagePlan
      */
     private function isSoundAgain(Step $step, CaseFile $case, array $acts): bool
     {
-        $standing = $case->standing($step->test ?? '');
+        $test = $step->test ?? '';
+        // Fresh oil into oil that was right: its level is looked at, the rest is what it was.
+        $standing = $case->standing($test) ?? (self::LEVEL === $test ? null : $case->lastFound($test));
         if (null !== $step->wants && true !== $standing?->saysAnyOf($step->wants)) {
             return false;
         }
         foreach ($step->after as $rule) {
             $done = self::actsOf($rule['step'], $acts);
             // A look from before what it is to judge does not judge it.
-            $isOlder = [] !== $done && !$case->isFoundAfter($step->test ?? '', $done[\count($done) - 1]->after);
+            $isOlder = [] !== $done && $case->lastFoundAt($test) < $done[\count($done) - 1]->after;
             if ($isOlder || !$this->isDone($this->step($rule['step']), $case, $acts)) {
                 return false;
             }

@@ -241,6 +241,8 @@ final class Record
             foreach ($this->eventsOf($entry) as $event) {
                 if ($event instanceof Finding) {
                     $standing[$event->test] = $entry;
+                } elseif ($event instanceof Done) {
+                    $standing = array_diff_key($standing, array_flip($event->act->voids));
                 }
             }
         }

@@ -74,12 +74,14 @@ test('a locked pressure washer with gas in it, from intake until it may be start
     await found(page, 'flush.smoke', 'Clears');
     await did(page, 'flush.drain_hot', '540');
     await did(page, 'flush.fill_2', '540');
+    await found(page, 'flush.level', 'At the mark');
     await expect(page.locator('.step.is-open')).toHaveCount(0);
 
     // The needle let it in, so it does not go home yet.
     await page.goto(job);
-    await page.getByRole('button', { name: 'Hand it back' }).click();
-    await expect(page.getByText('The needle let the gas in, and it is not put right')).toBeVisible();
+    await page.getByRole('link', { name: 'Going home' }).click();
+    await expect(page.locator('[data-refused]')).toContainText('The needle let the gas in, and it is not put right');
+    await expect(page.getByRole('button', { name: 'Hand it back' })).toHaveCount(0);
 
     // The ledger holds what was poured.
     await page.goto(`${job}/waste`);
@@ -114,8 +116,12 @@ test('a snowblower with water under its gas, by keyboard alone', async ({ page }
         }
         await press(step(page, id).locator('form.act button'));
         await expect(step(page, id)).toHaveClass(/is-done/);
+        if (id === 'fuel.dry') {
+            await expect(page.locator('.waiting')).toContainText('Tank drying');
+        }
     }
-    await expect(page.locator('.waiting')).toContainText('Tank drying');
+    // Filled, nobody waits for it to dry any more.
+    await expect(page.locator('.waiting').filter({ hasText: 'Tank drying' })).toHaveCount(0);
     for (const [id, outcome] of [['fuel.smell', 'Fresh'], ['fuel.tank', 'Clean']]) {
         await press(step(page, id).getByRole('button', { name: outcome }));
         await expect(step(page, id)).toHaveClass(/is-done/);

@@ -53,6 +53,19 @@ final class GoingHomeTest extends ShedTestCase
         self::assertDoesNotMatchRegularExpression('/\d{4}-\d\d-\d\dT\d\d:\d\d/', strip_tags((string) $this->browser->getResponse()->getContent()), 'a time is said as people say it');
     }
 
+    public function testWhatWasGonePastAtTheBenchIsSaidOnTheWayHome(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        foreach ([['what' => 'begin', 'type' => 'bowl_brass'], ['what' => 'off', 'kind' => 'idle_stop'], ['what' => 'condition', 'place' => '1', 'condition' => 'film'], ['what' => 'on', 'place' => '1']] as $move) {
+            $this->post('/jobs/'.$job->getId().'/carburetor', $move);
+            self::assertResponseRedirects();
+        }
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/hand-back');
+        self::assertSelectorTextContains('[data-doubts]', 'A part that was to be cleaned went back as it was.');
+        self::assertSelectorTextContains('[data-doubts]', 'A screw came out before its turns were written down.');
+    }
+
     public function testAProvedMachineGoesHomeByOneTap(): void
     {
         $this->signIn();

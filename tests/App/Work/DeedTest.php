@@ -60,6 +60,19 @@ final class DeedTest extends ShedTestCase
         self::assertSame(null === $stream ? [] : [$stream], array_map(static fn ($portion): WasteStream => $portion->getStream(), $portions));
     }
 
+    public function testTheGatesAreShownAfterAnActHasSilencedTheirLooks(): void
+    {
+        $this->signIn();
+        $job = $this->ready();
+        foreach (['crankcase.drained', 'crankcase.filled', 'air_filter.cleaned'] as $act) {
+            $this->did($job, $act);
+            foreach (['gates', 'line/crankcase', 'line/air', 'stages/flush', 'likely', 'history', 'hand-back'] as $page) {
+                $this->browser->request('GET', '/jobs/'.$job->getId().'/'.$page);
+                self::assertResponseIsSuccessful("$page after $act");
+            }
+        }
+    }
+
     public function testATimerIsOverWhenTheNextThingIsDone(): void
     {
         $this->signIn();
