@@ -82,6 +82,22 @@ final readonly class CaseFile
         $this->state = new MachineState($states, array_filter($places, is_string(...)), $touched, $acts, $counts);
     }
 
+    /**
+     * What is known of each thing, by what was last done to it: what is filled is another thing once it was looked at.
+     *
+     * @return array<string, string> thing => state, the last touched last
+     */
+    public function things(): array
+    {
+        $states = $this->state->states;
+        if ('filled' === ($states['crankcase'] ?? null) && $this->foundAt('look.oil_level') > $this->state->touched('crankcase')) {
+            $states['crankcase'] = 'filled_and_looked_at';
+        }
+        uksort($states, fn (string $one, string $other): int => $this->state->touched($one) <=> $this->state->touched($other));
+
+        return $states;
+    }
+
     /** The finding of a test that stands: the last made, unless an act has changed what it looked at. */
     public function standing(string $test): ?Finding
     {

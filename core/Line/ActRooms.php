@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Line;
 
 use AwakeShed\Core\Evidence\ActDefinition;
+use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Table;
@@ -28,6 +29,12 @@ final readonly class ActRooms
     public function of(ActDefinition $act): string
     {
         return $this->rooms[$act->thing];
+    }
+
+    /** @return array<string, string> thing => what was made of it, of all that was touched in a room, the last touched last */
+    public function things(string $room, CaseFile $case): array
+    {
+        return array_filter($case->things(), fn (string $thing): bool => $this->rooms[$thing] === $room, \ARRAY_FILTER_USE_KEY);
     }
 
     /** @return list<ActDefinition> what can be done in a room of this machine */

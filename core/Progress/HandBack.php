@@ -14,7 +14,7 @@ final readonly class HandBack
      * @param list<string>                  $open      acts and looks by which it is whole again
      * @param list<string>                  $unproved  faults
      * @param list<string>                  $left      tests of the proof run
-     * @param list<Ask>                     $asks
+     * @param list<RaisedAsk>               $asks
      */
     public function __construct(public array $holds, public bool $isDrained, public ?string $cause, public array $open, public array $unproved, public array $left, public array $asks)
     {
@@ -26,9 +26,15 @@ final readonly class HandBack
         return [] !== $this->holds || $this->isDrained || null !== $this->cause;
     }
 
-    /** Whether somebody has to say why it goes as it is. */
-    public function wantsReason(): bool
+    /**
+     * Whether somebody has to say why it goes as it is.
+     *
+     * @param list<string> $gonePast asks that somebody has given a reason for
+     */
+    public function wantsReason(array $gonePast): bool
     {
-        return [] !== $this->open || [] !== $this->unproved || [] !== $this->left || [] !== $this->asks;
+        $asks = array_filter($this->asks, static fn (RaisedAsk $raised): bool => !\in_array($raised->ask->value, $gonePast, true));
+
+        return [] !== $this->open || [] !== $this->unproved || [] !== $this->left || [] !== $asks;
     }
 }

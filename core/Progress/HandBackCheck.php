@@ -16,7 +16,7 @@ final readonly class HandBackCheck
 {
     private const LIQUID = ['look.oil_smell' => ['gas'], 'look.oil_body' => ['thin'], 'pull.ejecta' => ['gas', 'oil', 'mixture']];
 
-    public function __construct(private Gatekeeper $gatekeeper, private Unproved $unproved)
+    public function __construct(private Gatekeeper $gatekeeper, private Unproved $unproved, private Asks $asks)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class HandBackCheck
             array_values(array_unique(array_merge([], ...array_map(static fn ($closure): array => $closure->until, $this->gatekeeper->closures($case))))),
             $this->unproved->of($case, $assessment),
             ProofRun::left($case),
-            [...Asks::of($case), ...Asks::atTheBench($bench)],
+            [...$this->asks->raised($case), ...$this->asks->atTheBench($bench)],
         );
     }
 

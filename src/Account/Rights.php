@@ -27,7 +27,7 @@ enum Rights: string
         ], self::Everybody) + array_fill_keys([
             'entry_correct', 'entry_undo', 'photo_remove', 'waste_take_back', 'wait_minutes', 'wait_end', 'trace_wait', 'trace_stop',
         ], self::Own) + array_fill_keys([
-            'put_right', 'job_hand_back', 'case_import', 'fuel_school', 'job_schools_choose', 'carburetor_template', 'spec_new', 'spec_page', 'spec_import', 'waste_can', 'waste_can_empty', 'waste_rule', 'oil_new', 'oil_move',
+            'put_right', 'ask_past', 'job_hand_back', 'case_import', 'fuel_school', 'job_schools_choose', 'carburetor_template', 'spec_new', 'spec_page', 'spec_import', 'waste_can', 'waste_can_empty', 'waste_rule', 'oil_new', 'oil_move',
         ], self::Technician) + array_fill_keys([
             'people', 'person_link', 'person_role', 'person_leave', 'person_sign_out', 'person_forget', 'schools_choose', 'odds_fault', 'odds_test', 'odds_claims', 'odds_reset', 'my_second_factor', 'shop', 'shop_throw_away_demo', 'owner_erase',
         ], self::Owner);

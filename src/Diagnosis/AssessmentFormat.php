@@ -15,10 +15,10 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Oil\Dilution;
-use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Asks;
 use AwakeShed\Core\Progress\JobProgress;
 use AwakeShed\Core\Progress\Progression;
+use AwakeShed\Core\Progress\RaisedAsk;
 use AwakeShed\Core\Progress\Unproved;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Volume;
@@ -27,7 +27,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** Writes an assessment in the open format, "awake-shed/assessment", version 1. */
 final readonly class AssessmentFormat
 {
-    public function __construct(private Words $words, private TranslatorInterface $translator, private Cautions $cautions, private Progression $progression, private Unproved $unproved)
+    public function __construct(private Words $words, private TranslatorInterface $translator, private Cautions $cautions, private Progression $progression, private Unproved $unproved, private Asks $asks)
     {
     }
 
@@ -61,22 +61,11 @@ final readonly class AssessmentFormat
                 'probability_claim_true' => round($contradiction->probability, 4),
             ], $assessment->contradictions),
             'verdicts' => [...$this->oil($case), ...$this->fuel($case)],
-            'state' => (object) $this->state($case),
+            'state' => (object) $case->things(),
             'stand' => $this->stand($this->progression->of($case, $assessment)),
             'unproved' => $this->unproved->of($case, $assessment),
-            'asks' => array_map(fn (Ask $ask): array => ['id' => $ask->value, 'why' => $this->words->ask($ask)], Asks::of($case)),
+            'asks' => array_map(fn (RaisedAsk $raised): array => ['id' => $raised->ask->value, 'why' => $this->words->ask($raised->ask)], $this->asks->raised($case)),
         ];
-    }
-
-    /** @return array<string, string> what is known of each thing, by what was last done to it */
-    private function state(CaseFile $case): array
-    {
-        $states = $case->state->states;
-        if ('filled' === ($states['crankcase'] ?? null) && $case->foundAt('look.oil_level') > $case->state->touched('crankcase')) {
-            $states['crankcase'] = 'filled_and_looked_at';
-        }
-
-        return $states;
     }
 
     /** @return array<string, mixed> */

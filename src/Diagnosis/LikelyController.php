@@ -51,7 +51,7 @@ final class LikelyController extends AbstractController
             'suspects' => \array_slice(array_filter($assessment->faults, static fn (Suspect $suspect): bool => $suspect->probability >= self::SHOWN_FROM), 0, self::MOST_SHOWN),
             'before' => $before,
             'next' => $next,
-            'bearings' => $this->bearings->of($case, array_map(static fn (NextTest $test): string => $test->test, $next)),
+            'bearings' => $this->bearings->lay($record, array_map(static fn (NextTest $test): string => $test->test, $next)),
             'contradictions' => $assessment->contradictions,
             'closed' => $assessment->blocked,
             'proving' => ProofRun::left($case),
@@ -82,7 +82,7 @@ final class LikelyController extends AbstractController
         }
         $record = $this->recorder->open($job);
         $case = $record->case();
-        $bearing = $this->bearings->of($case, [$test])[0] ?? null;
+        $bearing = $this->bearings->lay($record, [$test])[0] ?? null;
 
         return $this->render('diagnosis/test.html.twig', [
             'job' => $job,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Evidence\Content\BenchMove;
+use AwakeShed\App\Evidence\Content\GonePast;
 use AwakeShed\App\Evidence\Content\JarRead;
 use AwakeShed\App\Evidence\Content\StepDone;
 use AwakeShed\App\Job\Job;
@@ -19,6 +20,7 @@ use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Fuel\FuelSmell;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Progress\RaisedAsk;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
 
@@ -69,6 +71,29 @@ final class Record
         }
 
         return $acts;
+    }
+
+    /**
+     * Who went on past what is asked, and why, since it was raised.
+     *
+     * @param list<RaisedAsk> $raised
+     *
+     * @return array<string, Entry> by ask
+     */
+    public function gonePast(array $raised): array
+    {
+        $since = array_column(array_map(static fn (RaisedAsk $one): array => [$one->ask->value, $one->since], $raised), 1, 0);
+        $past = [];
+        $events = 0;
+        foreach ($this->counting() as $entry) {
+            $events += \count($this->eventsOf($entry));
+            $content = $entry->content();
+            if ($content instanceof GonePast && isset($since[$content->ask->value]) && $events > $since[$content->ask->value]) {
+                $past[$content->ask->value] = $entry;
+            }
+        }
+
+        return $past;
     }
 
     /** @return list<Finding|PutRight|Done> what an entry that counts adds to the case */

@@ -7,6 +7,7 @@ namespace AwakeShed\App\Evidence;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Content\BenchMove;
 use AwakeShed\App\Evidence\Content\Content;
+use AwakeShed\App\Evidence\Content\GonePast;
 use AwakeShed\App\Evidence\Content\JarRead;
 use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\Content\Rewritten;
@@ -28,6 +29,7 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Progression;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\ActEffects;
@@ -84,6 +86,16 @@ final readonly class Recorder
 
             return $entry;
         });
+    }
+
+    /**
+     * Records why somebody goes on past what is asked.
+     *
+     * @throws ClosedJob
+     */
+    public function goOnPast(Job $job, Member $by, RequestKey $key, Ask $ask, string $reason): void
+    {
+        $this->change($job, $by, $key, fn (): NewEntry => NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new GonePast($ask, $reason)));
     }
 
     /**

@@ -55,7 +55,7 @@ final class HandBackController extends AbstractController
                 if ($guard->isRefused()) {
                     throw new HeldBack($guard->cause ?? ($guard->isDrained ? 'drained' : 'hold'));
                 }
-                if ('' === $reason && ($guard->wantsReason() || [] !== $this->waits->ofJob($job) || $this->partsWantedFor($job) > 0)) {
+                if ('' === $reason && ($guard->wantsReason(array_keys($record->gonePast($guard->asks))) || [] !== $this->waits->ofJob($job) || $this->partsWantedFor($job) > 0)) {
                     throw new ReasonWanted();
                 }
                 $job->handBack($clock->now(), $reason);
@@ -83,11 +83,15 @@ final class HandBackController extends AbstractController
     private function page(Job $job, string $reason, bool $isAsked): Response
     {
         $record = $this->recorder->open($job);
+        $guard = $this->guard($record);
+        $past = $record->gonePast($guard->asks);
 
         return $this->render('job/hand_back.html.twig', [
             'job' => $job,
             'record' => $record,
-            'guard' => $this->guard($record),
+            'guard' => $guard,
+            'past' => $past,
+            'wants_reason' => $guard->wantsReason(array_keys($past)),
             'waits' => $this->waits->ofJob($job),
             'parts' => $this->partsWantedFor($job),
             'reason' => $reason,

@@ -8,6 +8,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Presentation\LineDrawing;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Line\ActRooms;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\Line;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
@@ -15,13 +16,18 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 /** Draws the line of a job, each element leading to its room. */
 final readonly class LineDrawer
 {
-    public function __construct(private Line $line, private UrlGeneratorInterface $addresses)
+    public function __construct(private Line $line, private ActRooms $rooms, private UrlGeneratorInterface $addresses)
     {
     }
 
     /** @param list<Suspect> $suspects most likely first */
     public function of(Job $job, CaseFile $case, array $suspects): LineDrawing
     {
-        return LineDrawing::of($this->line->of($case, $suspects), fn (Element $element): string => $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $element->value]));
+        return LineDrawing::laidOut(
+            $this->line->of($case, $suspects),
+            fn (Element $element): string => $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $element->value]),
+            fn (Element $element): array => $this->rooms->things($element->value, $case),
+            $this->rooms->things('machine', $case),
+        );
     }
 }

@@ -9,6 +9,10 @@ use AwakeShed\Core\Line\ElementState;
 /** One element of the line as drawn; lengths in the drawing's own units. */
 final readonly class LineNode
 {
+    /**
+     * @param array<string, string>   $things with what was made of them, the last touched last
+     * @param array{int, int, string} $beside where that is written, from the middle of the box: right, down, and which end of the words stands there
+     */
     public function __construct(
         public ElementState $state,
         public int $number,
@@ -17,6 +21,8 @@ final readonly class LineNode
         public int $width,
         public int $height,
         public string $address,
+        public array $things,
+        public array $beside,
     ) {
     }
 }

@@ -8,12 +8,14 @@ use AwakeShed\Core\Evidence\HoldDefinition;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\BlockerKind;
+use AwakeShed\Core\Progress\Ask;
+use AwakeShed\Core\Progress\Asks;
 use Twig\Attribute\AsTwigFunction;
 
-/** The acts that lead out of what keeps something closed, to be tapped at the place. */
+/** The acts that lead out of what keeps something closed, and what answers what is asked, at the place. */
 final readonly class WaysExtension
 {
-    public function __construct(private Vocabulary $vocabulary)
+    public function __construct(private Vocabulary $vocabulary, private Asks $asks)
     {
     }
 
@@ -35,5 +37,12 @@ final readonly class WaysExtension
         $hold = array_values(array_filter($this->vocabulary->holds, static fn (HoldDefinition $one): bool => $one->id === $id))[0] ?? null;
 
         return array_values(array_filter($hold->waysOut ?? [], fn (string $way): bool => isset($this->vocabulary->acts[$way])));
+    }
+
+    /** @return list<string> looks and acts that answer what is asked */
+    #[AsTwigFunction('answers_of')]
+    public function answers(Ask $ask): array
+    {
+        return $this->asks->answers($ask);
     }
 }

@@ -113,6 +113,18 @@ final readonly class Words
         return $this->trade('act.'.$act) ?? self::spelledOut($act);
     }
 
+    /** What was made of a thing, in a word or two, e.g. "cleaned". */
+    public function made(string $state): string
+    {
+        return $this->trade('state.'.$state) ?? self::spelledOut($state);
+    }
+
+    /** @param array<string, string> $things with what was made of them */
+    public function things(array $things): string
+    {
+        return implode(', ', array_map(fn (string $thing, string $state): string => ($this->trade('thing.'.$thing) ?? self::spelledOut($thing)).' '.$this->made($state), array_keys($things), $things));
+    }
+
     /** What is warned of, in a sentence or two. */
     public function caution(string $id): string
     {

@@ -39,7 +39,7 @@ final readonly class StagePages
         $state = $stages[$stage] ?? throw new \LogicException('The route lets no other stage in.');
         $tests = array_values(array_unique(array_filter(array_map(static fn (StepState $one): ?string => $one->step->test, $state->steps), is_string(...))));
         $bearings = [];
-        foreach ($this->bearings->of($case, $tests) as $bearing) {
+        foreach ($this->bearings->lay($record, $tests) as $bearing) {
             $bearings[$bearing->test->id] = $bearing;
         }
 

@@ -14,6 +14,7 @@ use AwakeShed\Core\Evidence\EventFormat;
  * @phpstan-import-type RewrittenArray from Rewritten
  * @phpstan-import-type StepArray from StepDone
  * @phpstan-import-type BenchArray from BenchMove
+ * @phpstan-import-type GonePastArray from GonePast
  */
 enum ContentKind: string
 {
@@ -22,6 +23,7 @@ enum ContentKind: string
     case Rewritten = 'rewritten';
     case StepDone = 'step';
     case BenchMove = 'move';
+    case GonePast = 'gone_past';
 
     /** Of a withdrawal: what it says is that its target is taken back. */
     // no break
@@ -46,6 +48,9 @@ enum ContentKind: string
             case self::BenchMove:
                 /** @var BenchArray $stored */
                 return BenchMove::fromArray($stored, $events);
+            case self::GonePast:
+                /** @var GonePastArray $stored */
+                return GonePast::fromArray($stored);
             case self::Nothing:
                 return new Nothing();
         }

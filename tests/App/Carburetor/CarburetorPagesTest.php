@@ -44,7 +44,7 @@ final class CarburetorPagesTest extends ShedTestCase
     public function testACarburetorComesOffAndGoesBackByTheForms(): void
     {
         $this->signIn();
-        $job = $this->ready();
+        $job = $this->pastGates($this->job());
         $base = '/jobs/'.$job->getId().'/carburetor';
         $page = $this->browser->request('GET', $base);
         self::assertSelectorTextContains('.caution', 'no flame');
@@ -281,14 +281,6 @@ final class CarburetorPagesTest extends ShedTestCase
         self::assertResponseStatusCodeSame(403, 'without its token');
         $this->move($job, ['what' => 'explode']);
         self::assertResponseStatusCodeSame(404);
-    }
-
-    private function ready(): Job
-    {
-        $job = $this->job();
-        $this->found($job, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.air_filter', 'clean'), Finding::observed('look.blade', 'true'), Finding::observed('feel.pull', 'normal'));
-
-        return $job;
     }
 
     public function testANeedleOnTheMatIsNotTestedAndOneToBeRenewedIsWanted(): void

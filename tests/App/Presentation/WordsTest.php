@@ -47,9 +47,10 @@ final class WordsTest extends KernelTestCase
         foreach (array_keys(Cautions::shipped()->hazards) as $caution) {
             $keys[] = 'caution.'.$caution;
         }
-        foreach (array_keys($vocabulary->acts) as $act) {
-            array_push($keys, 'act.'.$act, 'do.'.$act);
+        foreach ($vocabulary->acts as $id => $act) {
+            array_push($keys, 'act.'.$id, 'do.'.$id, 'thing.'.$act->thing, 'state.'.$act->state);
         }
+        $keys[] = 'state.filled_and_looked_at';
         foreach (Ask::cases() as $ask) {
             $keys[] = 'ask.'.$ask->value;
         }

@@ -24,7 +24,7 @@ final class DeedTest extends ShedTestCase
     public function testADrainedCrankcaseClosesTheStartOnEveryPageAndTheTapThatOpensItIsThere(): void
     {
         $this->signIn(Role::Apprentice);
-        $job = $this->ready();
+        $job = $this->pastGates($this->job());
         $this->did($job, 'crankcase.drained', ['ml' => '600']);
         self::assertSame(['crankcase.filled', 'look.oil_level'], $this->until($job, 'start.plain'));
         $this->post('/jobs/'.$job->getId().'/findings', ['test' => 'start.plain', 'outcome' => 'runs']);
@@ -63,7 +63,7 @@ final class DeedTest extends ShedTestCase
     public function testTheGatesAreShownAfterAnActHasSilencedTheirLooks(): void
     {
         $this->signIn();
-        $job = $this->ready();
+        $job = $this->pastGates($this->job());
         foreach (['crankcase.drained', 'crankcase.filled', 'air_filter.cleaned'] as $act) {
             $this->did($job, $act);
             foreach (['gates', 'line/crankcase', 'line/air', 'stages/flush', 'likely', 'history', 'hand-back'] as $page) {
@@ -86,7 +86,7 @@ final class DeedTest extends ShedTestCase
     public function testAnEmptyTankIsAnAnswerAndFreshFuelFollowsIt(): void
     {
         $this->signIn();
-        $job = $this->ready();
+        $job = $this->pastGates($this->job());
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/fuel/tank');
         $this->browser->submit($page->selectButton('The tank is empty')->form());
         self::assertResponseRedirects('/jobs/'.$job->getId().'/fuel/tank');
@@ -119,7 +119,7 @@ final class DeedTest extends ShedTestCase
     public function testLookingBackSaysInOneGoWhatCuredWhatAndNothingHasToRunAgain(): void
     {
         $this->signIn();
-        $job = $this->ready();
+        $job = $this->pastGates($this->job());
         $this->found($job, Finding::observed('bowl.inside', 'jelly'), Finding::observed('jet.pilot', 'blocked'), Finding::observed('start.plain', 'runs'));
         $this->browser->request('GET', '/jobs/'.$job->getId());
         self::assertSelectorTextContains('[data-look-back]', '2 bad findings still stand');
@@ -168,16 +168,6 @@ final class DeedTest extends ShedTestCase
     private function did(Job $job, string $act, array $figures = []): void
     {
         $this->post('/jobs/'.$job->getId().'/deeds', ['act' => $act] + $figures);
-    }
-
-    private function ready(): Job
-    {
-        $job = $this->job();
-        foreach (['look.oil_level' => 'at_mark', 'look.oil_smell' => 'none', 'look.oil_body' => 'normal', 'look.oil_colour' => 'dark', 'look.air_filter' => 'clean', 'look.blade' => 'true', 'look.controls' => 'free', 'feel.pull' => 'normal'] as $test => $outcome) {
-            $this->found($job, Finding::observed($test, $outcome));
-        }
-
-        return $job;
     }
 
     /** @return list<string> */

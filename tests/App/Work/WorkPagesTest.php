@@ -7,6 +7,7 @@ namespace AwakeShed\Tests\App\Work;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Presentation\Look;
 use AwakeShed\App\Presentation\UnitSystem;
@@ -20,9 +21,11 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Tests\App\ShedTestCase;
+use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\Translation\TranslatorBagInterface;
 
 final class WorkPagesTest extends ShedTestCase
@@ -288,6 +291,74 @@ final class WorkPagesTest extends ShedTestCase
         self::assertResponseRedirects('/jobs/'.$job->getId().'/stages/flush');
         $events = $this->record($job)->case()->events;
         self::assertEquals(new PutRight('oil.gas_in_oil'), $events[\count($events) - 1]);
+    }
+
+    public function testOilThatStillSmellsAfterTheFirstFillGoesOnAndTheShortRunIsOpen(): void
+    {
+        $this->signIn();
+        $job = $this->pastGates($this->job());
+        $this->found($job, Finding::observed('look.oil_level', 'far_over'), Finding::observed('look.oil_smell', 'gas'));
+        foreach ([['flush.drain', '900'], ['flush.fill_1', '550']] as [$step, $ml]) {
+            $this->post('/jobs/'.$job->getId().'/acts', ['step' => $step, 'ml' => $ml]);
+            self::assertResponseRedirects(message: $step);
+        }
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
+        self::assertSelectorExists('#step-flush-run_1 .is-shut', 'not before it was smelled again');
+        self::assertSelectorExists('[data-step] input[name="test"][value="look.oil_smell"]', 'the smell is asked here');
+        $this->browser->submit($page->filter('[data-step="flush.smell"]')->selectButton('Still a little of gas, after the first fill')->form());
+        $this->found($this->again($job), Finding::observed('look.oil_level', 'at_mark'));
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
+        self::assertSelectorExists('#act-flush-run_1', 'the short run that carries the rest out');
+        self::assertNotSame([], self::service(Gatekeeper::class)->blockers($this->record($this->again($job))->case(), 'run.load'), 'and no other');
+    }
+
+    public function testAWashingFillIsNotBegunWithTheOilToKeep(): void
+    {
+        $this->signIn();
+        $this->post('/oil', ['name' => 'SAE 30', 'volume' => '4000']);
+        $job = $this->gasInOil();
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'flush.drain', 'ml' => '900']);
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/flush');
+        self::assertSame('', $page->filter('#act-flush-fill_1')->form()->getValues()['oil']);
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/line/crankcase');
+        $form = $page->filter('#act-crankcase-filled')->selectButton('Crankcase filled')->form(['ml' => '550']);
+        self::assertSame('', $form->getValues()['oil'], 'nor in the room of the line, where it is asked too');
+        $form['oil']->setValue((string) self::service(Shelf::class)->stocks()[0]->id);
+        $this->browser->submit($form);
+        self::assertSame(3450.0, self::service(Shelf::class)->stocks()[0]->left->inMillilitres());
+    }
+
+    public function testOpeningAJetAsksForItsOwnListAndABowlNutCounts(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $job->follow('jet_drilling', 'next_size_up');
+        self::entities()->flush();
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/jet');
+        self::assertSame(['jet.compare', 'jet.main', 'jet.nut', 'jet.pilot', 'jet.gasket', 'jet.needle', 'jet.before', 'jet.after', 'jet.owner'], $page->filter('[data-step]')->each(static fn (Crawler $step): string => (string) $step->attr('data-step')));
+        $this->found($this->again($job), Finding::observed('bowl.inside', 'clean'), Finding::observed('jet.pilot', 'clear'), Finding::observed('jet.bowl_nut', 'clear'), Finding::observed('intake.gasket', 'sound'), Finding::observed('needle.pressure', 'holds'));
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'jet.before', 'bore_mm' => '0.40']);
+        self::assertResponseRedirects();
+    }
+
+    public function testADiaphragmCarburetorIsNotAskedForFloatOrSeatBore(): void
+    {
+        $this->signIn();
+        $page = $this->browser->request('GET', '/jobs/'.$this->job(MachineKind::TwoStrokeHandTool, 'Sedgewick trimmer')->getId().'/stages/needle');
+        self::assertSelectorExists('[data-step="needle.fitted"]');
+        foreach (['needle.bore', 'needle.level', 'needle.float'] as $step) {
+            self::assertSelectorNotExists('[data-step="'.$step.'"]');
+        }
+        self::assertGreaterThan(0, $page->count());
+    }
+
+    public function testACordThatKicksBackCallsForTheLockedStage(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->found($job, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('feel.pull', 'kicks_back'));
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/locked');
+        self::assertSelectorTextNotContains('main', 'Nothing found so far calls for this stage.');
     }
 
     private function gasInOil(): Job

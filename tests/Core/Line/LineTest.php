@@ -15,6 +15,7 @@ use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Line\ActRooms;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementState;
 use AwakeShed\Core\Line\ElementTone;
@@ -51,6 +52,17 @@ final class LineTest extends TestCase
     {
         $state = self::state([Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_level', 'far_over')], Element::Crankcase);
         self::assertSame([['test' => 'look.oil_smell', 'outcome' => 'gas'], ['test' => 'look.oil_level', 'outcome' => 'far_over']], $state->because);
+    }
+
+    public function testSaysWhatWasMadeOfEveryThingTheLastTouchedLast(): void
+    {
+        $rooms = ActRooms::shipped(Vocabulary::shipped());
+        $done = static fn (string ...$acts): array => array_map(static fn (string $act): Done => new Done(Vocabulary::shipped()->act($act)), array_values($acts));
+        $case = new CaseFile(new MachineFacts(MachineKind::Mower), [...$done('crankcase.drained', 'carburetor.off', 'bowl.cleaned', 'crankcase.filled', 'covers.off', 'carburetor.on'), Finding::observed('look.oil_level', 'at_mark')]);
+        self::assertSame(['bowl' => 'cleaned', 'carburetor' => 'on_not_checked'], $rooms->things('bowl', $case));
+        self::assertSame(['crankcase' => 'filled_and_looked_at'], $rooms->things('crankcase', $case));
+        self::assertSame(['covers' => 'off'], $rooms->things('machine', $case));
+        self::assertSame([], $rooms->things('tank', $case), 'what nobody touched has no state');
     }
 
     public function testEveryEntryNamesWordsOfTheVocabularyAndEveryElementCanBeSuspected(): void

@@ -22,6 +22,7 @@ use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Asks;
 use AwakeShed\Core\Progress\Progression;
+use AwakeShed\Core\Progress\RaisedAsk;
 use AwakeShed\Core\Progress\Unproved;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -167,7 +168,7 @@ final class StateTest extends TestCase
     #[DataProvider('asking')]
     public function testTheStateAsksForWhatWouldBringTheMachineBack(string $story, array $asks): void
     {
-        self::assertSame($asks, array_map(static fn (Ask $ask): string => $ask->value, Asks::of(self::told($story))));
+        self::assertSame($asks, array_map(static fn (RaisedAsk $raised): string => $raised->ask->value, Asks::shipped()->raised(self::told($story))));
     }
 
     public function testWhatWasPutRightIsUnprovedUntilALookOrARunShowsIt(): void
@@ -214,6 +215,23 @@ final class StateTest extends TestCase
         self::assertSame(['oil.low'], $case->cured());
         self::assertNull($case->state->of('tank'), 'nobody has touched it');
         self::assertSame(['at_mark'], self::told('crankcase.filled look.oil_level=at_mark')->standing('look.oil_level')?->outcomes);
+    }
+
+    public function testWhatIsAskedIsSaidBeforeTestsOfTheVocabularyAndAnsweredByItsWords(): void
+    {
+        $vocabulary = Vocabulary::shipped();
+        /** @var array{asks: array<string, array{before: list<string>, answers: list<string>}>} $table */
+        $table = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/Progress/data/asks.json'), true, 16, \JSON_THROW_ON_ERROR);
+        self::assertSame(array_column(Ask::cases(), 'value'), array_keys($table['asks']));
+        foreach ($table['asks'] as $ask => ['before' => $before, 'answers' => $answers]) {
+            foreach ($before as $test) {
+                self::assertArrayHasKey($test, $vocabulary->tests, $ask);
+            }
+            foreach ($answers as $way) {
+                self::assertTrue(isset($vocabulary->tests[$way]) || isset($vocabulary->acts[$way]), "$ask: $way");
+            }
+        }
+        self::assertSame([], Asks::shipped()->before('start.bypass', Asks::shipped()->raised(self::told('jar.smell=stale'))), 'the bypass test runs on its own spoonful');
     }
 
     public function testATwoStrokeMowerIsNotHeldByACrankcase(): void
