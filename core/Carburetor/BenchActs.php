@@ -66,13 +66,14 @@ final readonly class BenchActs
     /** @return list<string> acts */
     private function acts(Move $move, PartsLedger $before, PartsLedger $after): array
     {
-        $part = $after->parts[$move->place ?? 0] ?? null;
+        $part = $after->parts[$move->place() ?? 0] ?? null;
 
-        return array_values(array_filter(match ($move->kind) {
+        return array_values(array_filter(match ($move->kind()) {
             MoveKind::Off => $this->moved($this->opened, $before, $after),
             MoveKind::On => [PartFate::Renew === $part?->fate() ? $this->renewed[$part->kind ?? ''] ?? null : null, ...$this->moved($this->closed, $after, $before)],
+            MoveKind::LeaveOff => $this->moved($this->closed, $after, $before),
             MoveKind::Clean => [$this->cleaned[$part->kind ?? ''] ?? null],
-            MoveKind::Through, MoveKind::Holes => [$this->cleared($move->said['passage'] ?? '', $before, $after)],
+            MoveKind::Through, MoveKind::Holes => [$this->cleared($move->said()['passage'] ?? '', $before, $after)],
             MoveKind::Close => [$this->checked],
             MoveKind::Begin, MoveKind::Note, MoveKind::Condition, MoveKind::Keep, MoveKind::Blocked, MoveKind::Check => [],
         }, is_string(...)));

@@ -15,14 +15,16 @@ final readonly class Carburetors
     /**
      * @param array<string, CarburetorType> $types
      * @param list<CoverCheck>              $checks
+     * @param list<string>                  $mayBeLeftOff parts an engine runs safely without
+     * @param list<string>                  $holdTheBowl  parts that come off first where only the bowl does
      */
-    private function __construct(public array $types, public array $checks, public Cleaning $cleaning)
+    private function __construct(public array $types, public array $checks, public array $mayBeLeftOff, public array $holdTheBowl, public Cleaning $cleaning)
     {
     }
 
     public static function shipped(): self
     {
-        /** @var array{types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: string, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
+        /** @var array{may_be_left_off: list<string>, hold_the_bowl: list<string>, types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: string, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
         $data = Table::read(__DIR__.'/data/carburetors.json');
         $types = [];
         foreach ($data['types'] as $type) {
@@ -35,7 +37,7 @@ final readonly class Carburetors
         /** @var array{checks: list<array{id: string, test?: string, good?: list<string>}>} $covers */
         $covers = Table::read(__DIR__.'/data/covers.json');
 
-        return new self($types, array_map(static fn (array $check): CoverCheck => new CoverCheck($check['id'], $check['test'] ?? null, $check['good'] ?? []), $covers['checks']), Cleaning::shipped());
+        return new self($types, array_map(static fn (array $check): CoverCheck => new CoverCheck($check['id'], $check['test'] ?? null, $check['good'] ?? []), $covers['checks']), $data['may_be_left_off'], $data['hold_the_bowl'], Cleaning::shipped());
     }
 
     /** @param list<Move> $moves in the order they were done */

@@ -14,4 +14,10 @@ final readonly class CoverCheck
     public function __construct(public string $id, public ?string $test, public array $good)
     {
     }
+
+    /** Whether what was seen passes it: a point that is no test is only ticked. */
+    public function isPassedBy(?string $outcome): bool
+    {
+        return null === $this->test || \in_array($outcome, $this->good, true);
+    }
 }

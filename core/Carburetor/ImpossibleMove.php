@@ -59,6 +59,16 @@ final class ImpossibleMove extends StatedRefusal
         return new self('strip.under', \sprintf('Place %d goes on after place %d: it lies above it in the stack.', $place, $first), ['place' => $place, 'first' => $first]);
     }
 
+    public static function neverLeftOff(string $part): self
+    {
+        return new self('strip.never_left_off', \sprintf('"%s" keeps fuel, air or speed where it belongs: it is not left off.', $part), ['part' => $part]);
+    }
+
+    public static function reasonless(int $most): self
+    {
+        return new self('strip.reasonless', \sprintf('Why it stays off wants 1 to %d characters.', $most), ['most' => $most]);
+    }
+
     public static function alreadyOn(int $place): self
     {
         return new self('strip.already_on', \sprintf('Place %d is back on already.', $place), ['place' => $place]);

@@ -25,6 +25,9 @@ enum MoveKind: string
     /** A part, or the new one in its stead, goes back. */
     case On = 'on';
 
+    /** A part is left off knowingly. */
+    case LeaveOff = 'leave_off';
+
     /** A hole is sprayed, and cleaner comes out of another. */
     case Through = 'through';
 
@@ -39,4 +42,32 @@ enum MoveKind: string
 
     /** The ledger is closed. */
     case Close = 'close';
+
+    /**
+     * @param int|null              $place of the part it is about
+     * @param array<string, string> $said  by field, as it was written; which ones hangs on the kind
+     * @param RemovalTemplate|null  $order of the shop's own that a ledger is begun with
+     *
+     * @throws ImpossibleMove when a word is none of ours
+     */
+    public function move(?int $place = null, array $said = [], ?RemovalTemplate $order = null): Move
+    {
+        $passage = $said['passage'] ?? '';
+
+        return match ($this) {
+            self::Begin => new Move\Begin($said['type'] ?? '', $order, $said['template'] ?? ''),
+            self::Off => Move\TakeOff::heard($place, $said),
+            self::Note => new Move\NotePart($place ?? 0, $said),
+            self::Condition => Move\JudgeCondition::heard($place ?? 0, $said),
+            self::Keep => Move\DecideFate::heard($place ?? 0, $said),
+            self::Clean => Move\CleanPart::heard($place ?? 0, $said),
+            self::On => new Move\PutOn($place ?? 0),
+            self::LeaveOff => new Move\LeaveOff($place ?? 0, $said['reason'] ?? ''),
+            self::Through => new Move\SeeThrough($passage, $said['exit'] ?? ''),
+            self::Blocked => new Move\FindBlocked($passage),
+            self::Holes => new Move\CountHoles($passage, $said['holes'] ?? ''),
+            self::Check => new Move\PassCheck($said['check'] ?? '', $said['outcome'] ?? null),
+            self::Close => new Move\CloseLedger(),
+        };
+    }
 }

@@ -16,6 +16,7 @@ final readonly class Part
      * @param array<string, string> $notes   orientation, hole, turns, bore, size: as written
      * @param list<string>          $cleaned methods, in order
      * @param string|null           $stack   among whose gaskets its order counts
+     * @param string|null           $leftOff why it stays off
      */
     public function __construct(
         public int $place,
@@ -28,6 +29,7 @@ final readonly class Part
         public bool $isOn = false,
         public array $cleaned = [],
         public ?string $stack = null,
+        public ?string $leftOff = null,
     ) {
     }
 
@@ -43,9 +45,26 @@ final readonly class Part
         return \in_array($this->kind, self::COVERS, true);
     }
 
-    public function withNote(string $note, string $value): self
+    /** Whether it waits to go back. */
+    public function liesOnTheMat(): bool
     {
-        return $this->changed(notes: [$note => $value] + $this->notes);
+        return !$this->isOn && null === $this->leftOff;
+    }
+
+    /**
+     * @param array<string, string> $said
+     *
+     * @throws ImpossibleMove when nothing of that kind is noted, or at such length
+     */
+    public function noted(array $said): self
+    {
+        foreach ($said as $note => $value) {
+            if (!\in_array($note, PartsLedger::NOTES, true) || mb_strlen($value) > PartsLedger::LONGEST) {
+                throw ImpossibleMove::noSuch('note', $note);
+            }
+        }
+
+        return $this->changed(notes: array_map(trim(...), $said) + $this->notes);
     }
 
     public function inCondition(Condition $condition): self
@@ -63,6 +82,12 @@ final readonly class Part
         return $this->changed(isOn: true);
     }
 
+    /** Left off, and why. */
+    public function withoutIt(string $reason): self
+    {
+        return $this->changed(leftOff: $reason);
+    }
+
     public function cleanedBy(Method $method): self
     {
         return $this->changed(cleaned: [...$this->cleaned, $method->value]);
@@ -72,8 +97,8 @@ final readonly class Part
      * @param array<string, string>|null $notes
      * @param list<string>|null          $cleaned
      */
-    private function changed(?array $notes = null, ?Condition $condition = null, ?PartFate $keep = null, ?bool $isOn = null, ?array $cleaned = null): self
+    private function changed(?array $notes = null, ?Condition $condition = null, ?PartFate $keep = null, ?bool $isOn = null, ?array $cleaned = null, ?string $leftOff = null): self
     {
-        return new self($this->place, $this->kind, $this->name, $this->material, $notes ?? $this->notes, $condition ?? $this->condition, $keep ?? $this->keep, $isOn ?? $this->isOn, $cleaned ?? $this->cleaned, $this->stack);
+        return new self($this->place, $this->kind, $this->name, $this->material, $notes ?? $this->notes, $condition ?? $this->condition, $keep ?? $this->keep, $isOn ?? $this->isOn, $cleaned ?? $this->cleaned, $this->stack, true === $isOn ? null : $leftOff ?? $this->leftOff);
     }
 }

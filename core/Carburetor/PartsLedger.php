@@ -61,26 +61,13 @@ final readonly class PartsLedger
     /** @throws ImpossibleMove when it cannot be done as the ledger stands */
     public function after(Move $move): self
     {
-        if (MoveKind::Begin === $move->kind) {
-            return $this->begun($move->said['type'] ?? '', $move->order);
-        }
         // Covers may wait until the bare first run is over, and the ledger is closed for it.
-        $isLateCover = MoveKind::On === $move->kind && $this->wasClosed && true === ($this->parts[$move->place ?? 0] ?? null)?->isCover();
-        if (!$this->isOpen && !$isLateCover) {
+        $isLateCover = MoveKind::On === $move->kind() && $this->wasClosed && true === ($this->parts[$move->place() ?? 0] ?? null)?->isCover();
+        if (MoveKind::Begin !== $move->kind() && !$this->isOpen && !$isLateCover) {
             throw ImpossibleMove::notBegun();
         }
 
-        return match ($move->kind) {
-            MoveKind::Off => $this->withPart($this->takenOff($move)),
-            MoveKind::Note => $this->withPart($this->noted($this->at($move), $move->said)),
-            MoveKind::Condition => $this->withPart($this->at($move)->inCondition(self::word($move, 'condition', Condition::class))),
-            MoveKind::Keep => $this->withPart($this->at($move)->kept(self::word($move, 'keep', PartFate::class))),
-            MoveKind::Clean => $this->withPart($this->cleaned($move)),
-            MoveKind::On => $this->withPart($this->putOn($this->at($move))),
-            MoveKind::Through, MoveKind::Blocked, MoveKind::Holes => $this->tried($move),
-            MoveKind::Check => $this->checkedOff($move->said['check'] ?? ''),
-            MoveKind::Close => $this->closed(),
-        };
+        return $move->on($this);
     }
 
     /**
@@ -122,10 +109,31 @@ final readonly class PartsLedger
         return array_values(array_filter($this->type->parts ?? [], static fn (PartKind $kind): bool => !\in_array($kind->id, $off, true)));
     }
 
+    /**
+     * The part that comes off next: the first of the type, or the one that follows what came off last. Work that was begun
+     * at the bowl goes on from there, and what was passed over is not come back to.
+     *
+     * @param bool $isBowlOnly nothing in front of the bowl comes off for it
+     */
+    public function nextOff(bool $isBowlOnly): ?PartKind
+    {
+        $kinds = array_map(static fn (PartKind $kind): string => $kind->id, $this->type->parts ?? []);
+        $off = array_filter(array_map(static fn (Part $part): int|false => array_search($part->kind, $kinds, true), $this->parts), \is_int(...));
+        $from = [] === $off ? ($isBowlOnly ? $this->firstOfBowl($kinds) : 0) : $off[array_key_last($off)] + 1;
+
+        return array_values(array_filter($this->stillOn(), static fn (PartKind $kind): bool => array_search($kind->id, $kinds, true) >= $from))[0] ?? null;
+    }
+
     /** @return list<Part> what lies on the mat, the last that came off first: the order it goes back in */
     public function onMat(): array
     {
-        return array_values(array_filter(array_reverse($this->parts), static fn (Part $part): bool => !$part->isOn));
+        return array_values(array_filter(array_reverse($this->parts), static fn (Part $part): bool => $part->liesOnTheMat()));
+    }
+
+    /** @return list<Part> what is knowingly left off */
+    public function leftOff(): array
+    {
+        return array_values(array_filter($this->parts, static fn (Part $part): bool => !$part->isOn && !$part->liesOnTheMat()));
     }
 
     /** @return array<string, list<Part>> by stack, the gaskets and what lies between them, in the order they go on */
@@ -201,8 +209,14 @@ final readonly class PartsLedger
         return [] === array_filter($states, static fn (PassageState $state): bool => !$state->isProved()) ? Finding::observed($test, 'clear') : null;
     }
 
-    /** @throws ImpossibleMove */
-    private function begun(string $type, ?RemovalTemplate $order): self
+    /**
+     * A new ledger, of a type or free.
+     *
+     * @param RemovalTemplate|null $order of the shop's own
+     *
+     * @throws ImpossibleMove
+     */
+    public function begun(string $type, ?RemovalTemplate $order): self
     {
         if ($this->isOpen) {
             throw ImpossibleMove::begunAlready();
@@ -210,7 +224,6 @@ final readonly class PartsLedger
         if (!$this->carburetors->has($type)) {
             throw ImpossibleMove::noSuch('carburetor type', $type);
         }
-
         $known = $this->carburetors->types[$type] ?? null;
         if (null !== $order) {
             $known = ($known ?? new CarburetorType(Carburetors::FREE, [], []))->inOrder($order->parts);
@@ -219,130 +232,98 @@ final readonly class PartsLedger
         return new self($this->carburetors, true, $known);
     }
 
-    /** @throws ImpossibleMove */
-    private function takenOff(Move $move): Part
+    /** @throws ImpossibleMove when something lies there, or nothing more can be laid down */
+    public function demandFree(int $place): void
     {
-        $place = $move->place ?? $this->nextPlace();
         if (isset($this->parts[$place])) {
             throw ImpossibleMove::noSuchPlace($place);
         }
         if (\count($this->parts) >= self::MOST_PARTS) {
             throw ImpossibleMove::tooMany(self::MOST_PARTS);
         }
-        $kindId = $move->said['kind'] ?? '';
-        $kind = '' === $kindId ? null : $this->type?->part($kindId) ?? throw ImpossibleMove::noSuch('part', $kindId);
-        $name = trim($kind->name ?? $move->said['name'] ?? '');
-        if (null === $kind && ('' === $name || mb_strlen($name) > self::LONGEST)) {
-            throw ImpossibleMove::nameless();
-        }
-        $material = $kind->material ?? self::word($move, 'material', Material::class);
-        $notes = array_filter(array_intersect_key($move->said, array_flip(self::NOTES)), static fn (string $note): bool => '' !== $note);
-        if (\in_array('hole', $kind->asks ?? [], true) && !isset($notes['hole'])) {
-            throw ImpossibleMove::unknownHole($kindId);
-        }
-
-        return $this->noted(new Part($place, null === $kind ? null : $kindId, $name, $material, stack: $kind?->stack), $notes);
     }
 
-    /**
-     * @param array<string, string> $said
-     *
-     * @throws ImpossibleMove
-     */
-    private function noted(Part $part, array $said): Part
+    /** @throws ImpossibleMove when what the part is made of must stay out of it */
+    public function demandMayGoInto(Part $part, Method $method): void
     {
-        foreach ($said as $note => $value) {
-            if (!\in_array($note, self::NOTES, true) || mb_strlen($value) > self::LONGEST) {
-                throw ImpossibleMove::noSuch('note', $note);
-            }
-            $part = $part->withNote($note, trim($value));
-        }
-
-        return $part;
-    }
-
-    /** @throws ImpossibleMove */
-    private function cleaned(Move $move): Part
-    {
-        $part = $this->at($move);
-        $method = self::word($move, 'method', Method::class);
         $this->carburetors->cleaning->demand($part->material, $method);
-
-        return $part->cleanedBy($method);
     }
 
-    /** @throws ImpossibleMove */
-    private function putOn(Part $part): Part
+    /** @throws ImpossibleMove when the type has no such passage */
+    public function demandPassage(string $id): PassageState
     {
-        if ($part->isOn) {
-            throw ImpossibleMove::alreadyOn($part->place);
-        }
-        foreach (null === $part->stack ? [] : $this->stacks()[$part->stack] ?? [] as $below) {
-            if ($below->place > $part->place && !$below->isOn) {
-                throw ImpossibleMove::under($part->place, $below->place);
-            }
-        }
-
-        return $part->on();
+        return $this->passage($id) ?? throw ImpossibleMove::noSuch('passage', $id);
     }
 
-    /** @throws ImpossibleMove */
-    private function tried(Move $move): self
+    /** Whether the engine runs safely without it: of the type's own parts, few; what somebody found besides them is theirs to judge. */
+    public function mayBeLeftOff(Part $part): bool
     {
-        $id = $move->said['passage'] ?? '';
-        $state = $this->passage($id) ?? throw ImpossibleMove::noSuch('passage', $id);
-        $tried = $this->tried;
-        $tried[$id] = match ($move->kind) {
-            MoveKind::Through => ['seen' => array_values(array_unique([...$state->seen, self::among($move->said['exit'] ?? '', $state->passage->exits)])), 'blocked' => false, 'holes' => $state->holesOpen],
-            MoveKind::Blocked => ['seen' => $state->seen, 'blocked' => true, 'holes' => $state->holesOpen],
-            default => ['seen' => $state->seen, 'blocked' => false, 'holes' => self::counted($move->said['holes'] ?? '', $state->passage->holes ?? 0)],
-        };
-        // Blocked once and sprayed again, only what comes now counts.
-        if (MoveKind::Through === $move->kind && $state->isBlocked) {
-            $tried[$id]['seen'] = [$move->said['exit']];
-        }
-
-        return $this->with(tried: $tried);
+        return null === $part->kind || null === $this->type?->part($part->kind) || str_starts_with($part->kind, 'own-') || \in_array($part->kind, $this->carburetors->mayBeLeftOff, true);
     }
 
-    /** @throws ImpossibleMove */
-    private function checkedOff(string $check): self
+    /** @param list<string> $kinds of the type, in order */
+    private function firstOfBowl(array $kinds): int
     {
-        if (null === $this->carburetors->check($check)) {
-            throw ImpossibleMove::noSuch('check', $check);
-        }
-        // Checked with a part still lying there, it would have to be checked again.
-        if ([] !== $this->toGoBack()) {
-            throw ImpossibleMove::partsLeft(\count($this->toGoBack()));
-        }
+        $fasteners = array_intersect($kinds, $this->carburetors->holdTheBowl);
 
-        return $this->with(checked: array_values(array_unique([...$this->checked, $check])));
-    }
-
-    /** @throws ImpossibleMove */
-    private function closed(): self
-    {
-        if ([] !== $this->toGoBack() || [] !== $this->checksLeft()) {
-            throw ImpossibleMove::notClosable(\count($this->toGoBack()), \count($this->checksLeft()));
-        }
-
-        return new self($this->carburetors, false, $this->type, $this->parts, $this->tried, $this->checked, true);
-    }
-
-    /** @throws ImpossibleMove */
-    private function at(Move $move): Part
-    {
-        return $this->parts[$move->place ?? 0] ?? throw ImpossibleMove::noSuchPlace($move->place ?? 0);
+        return [] === $fasteners ? 0 : array_key_first($fasteners);
     }
 
     /** A part that comes off or goes on may undo what was checked; a note does not. */
-    private function withPart(Part $part): self
+    public function withPart(Part $part): self
     {
         $isMoved = ($this->parts[$part->place] ?? null)?->isOn !== $part->isOn && !$part->isCover();
         $parts = [$part->place => $part] + $this->parts;
         ksort($parts);
 
         return $this->with(parts: $parts, checked: $isMoved ? [] : $this->checked);
+    }
+
+    /**
+     * @param list<string> $seen  exits something came out of
+     * @param int|null     $holes counted open
+     */
+    public function tried(string $passage, array $seen, bool $isBlocked, ?int $holes): self
+    {
+        return $this->with(tried: [$passage => ['seen' => $seen, 'blocked' => $isBlocked, 'holes' => $holes]] + $this->tried);
+    }
+
+    /** @throws ImpossibleMove when there is no such point */
+    public function pointOfCheck(string $id): CoverCheck
+    {
+        return $this->carburetors->check($id) ?? throw ImpossibleMove::noSuch('check', $id);
+    }
+
+    /**
+     * A point passes with what is right, and stays open with anything else.
+     *
+     * @throws ImpossibleMove
+     */
+    public function checkedOff(string $id, ?string $outcome): self
+    {
+        $check = $this->pointOfCheck($id);
+        if (null !== $check->test) {
+            $this->demandInPlace($check->test);
+        }
+        if (!$check->isPassedBy($outcome)) {
+            return $this->with(checked: array_values(array_diff($this->checked, [$id])));
+        }
+        // Checked with a part still lying there, it would have to be checked again.
+        if ([] !== $this->toGoBack()) {
+            throw ImpossibleMove::partsLeft(\count($this->toGoBack()));
+        }
+
+        return $this->with(checked: array_values(array_unique([...$this->checked, $id])));
+    }
+
+    /** @throws ImpossibleMove */
+    public function closed(): self
+    {
+        if ([] !== $this->toGoBack() || [] !== $this->checksLeft()) {
+            throw ImpossibleMove::notClosable(\count($this->toGoBack()), \count($this->checksLeft()));
+        }
+
+        return new self($this->carburetors, false, $this->type, $this->parts, $this->tried, $this->checked, true);
     }
 
     /**
@@ -353,39 +334,5 @@ final readonly class PartsLedger
     private function with(?array $parts = null, ?array $tried = null, ?array $checked = null): self
     {
         return new self($this->carburetors, $this->isOpen, $this->type, $parts ?? $this->parts, $tried ?? $this->tried, $checked ?? $this->checked, $this->wasClosed);
-    }
-
-    /**
-     * @template W of \BackedEnum
-     *
-     * @param class-string<W> $words
-     *
-     * @return W
-     *
-     * @throws ImpossibleMove when what was said in that field is none of the words
-     */
-    private static function word(Move $move, string $field, string $words): \BackedEnum
-    {
-        $said = $move->said[$field] ?? '';
-
-        return $words::tryFrom($said) ?? throw ImpossibleMove::noSuch($field, $said);
-    }
-
-    /**
-     * @param list<string> $exits
-     *
-     * @throws ImpossibleMove
-     */
-    private static function among(string $exit, array $exits): string
-    {
-        return \in_array($exit, $exits, true) ? $exit : throw ImpossibleMove::noSuch('exit', $exit);
-    }
-
-    /** @throws ImpossibleMove */
-    private static function counted(string $holes, int $most): int
-    {
-        $count = filter_var($holes, \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => $most]]);
-
-        return \is_int($count) ? $count : throw ImpossibleMove::outOfRange(0, $most);
     }
 }

@@ -65,8 +65,8 @@ final readonly class Bath
             foreach ($parts as $part) {
                 $code = $job->getId().'-'.$part->place;
                 if (\in_array($code, $codes, true)) {
-                    $move = new Move(MoveKind::Clean, $part->place, ['method' => Method::Ultrasonic->value]);
-                    $this->recorder->moved($job, $by, $key->of($code), static fn (): Move => $move, static fn (): array => [], $isFirst ? fn (NewEntry $entry) => $this->time($job, $by, Method::Ultrasonic, $entry) : null);
+                    $move = MoveKind::Clean->move($part->place, ['method' => Method::Ultrasonic->value]);
+                    $this->recorder->moved($job, $by, $key->of($code), static fn (): Move => $move, $isFirst ? fn (NewEntry $entry) => $this->time($job, $by, Method::Ultrasonic, $entry) : null);
                     $isFirst = false;
                     ++$in;
                 }

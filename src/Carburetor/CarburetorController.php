@@ -18,14 +18,15 @@ use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Presentation\SectionDrawing;
 use AwakeShed\App\Presentation\Words;
 use AwakeShed\Core\Carburetor\Carburetors;
-use AwakeShed\Core\Carburetor\Method;
 use AwakeShed\Core\Carburetor\Move;
+use AwakeShed\Core\Carburetor\Move\CleanPart;
+use AwakeShed\Core\Carburetor\Move\DecideFate;
 use AwakeShed\Core\Carburetor\MoveKind;
 use AwakeShed\Core\Carburetor\PartFate;
+use AwakeShed\Core\Carburetor\PartKind;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Carburetor\PassageState;
 use AwakeShed\Core\Carburetor\RemovalTemplate;
-use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Gatekeeper;
 use Doctrine\ORM\EntityManagerInterface;
@@ -41,7 +42,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/jobs/{job}/carburetor', requirements: ['job' => Address::NUMBER])]
 final class CarburetorController extends AbstractController
 {
-    private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check'];
+    private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check', 'outcome', 'reason'];
 
     public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors, private readonly Vocabulary $vocabulary, private readonly Words $words)
     {
@@ -53,7 +54,6 @@ final class CarburetorController extends AbstractController
         $record = $this->recorder->open($job);
         $ledger = $record->ledger();
         $place = $request->query->getInt('place');
-        $next = $ledger->stillOn();
         $asked = $request->query->getString('part');
 
         return $this->show('mat', $job, $record, [
@@ -61,7 +61,7 @@ final class CarburetorController extends AbstractController
             'own' => $ledger->isOpen ? [] : $entities->getRepository(OwnTemplate::class)->findBy([], ['name' => 'ASC']),
             'chosen' => $ledger->parts[$place] ?? null,
             'renews' => 'renew_both' === $this->vocabulary->followed($job->getSchools())['needle_seat'],
-            'next' => array_values(array_filter($next, static fn ($kind): bool => $kind->id === $asked))[0] ?? $next[0] ?? null,
+            'next' => array_values(array_filter($ledger->stillOn(), static fn (PartKind $kind): bool => $kind->id === $asked))[0] ?? $ledger->nextOff('bowl_only' === $this->vocabulary->followed($job->getSchools())['carb_access']),
             'sizes' => null === $ledger->type ? [] : $sizes->of($ledger->type->id),
             'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === 'place-'.$place)),
         ]);
@@ -156,32 +156,22 @@ final class CarburetorController extends AbstractController
         if (null !== $own) {
             $said = ['type' => $own->getType(), 'template' => $own->getName()];
         }
-        $check = MoveKind::Check === $kind ? $this->carburetors->check($said['check'] ?? '') : null;
-        $outcome = $button->text($request, 'outcome');
-        if (null !== $check?->test && !\in_array($outcome, $check->good, true)) {
-            // Seen, and not good: it is a finding, and the point stays open.
-            $this->recorder->observe($job, $member, $key, [Finding::observed($check->test, $outcome)]);
-        } else {
-            $before = $this->recorder->open($job)->ledger();
-            $this->recorder->moved(
-                $job,
-                $member,
-                $key,
-                static fn (PartsLedger $ledger): Move => new Move($kind, MoveKind::Off === $kind ? $ledger->nextPlace() : $place, $said, $own?->order()),
-                static fn (PartsLedger $after): array => null !== $check?->test ? [Finding::observed($check->test, $outcome)] : array_values(array_filter([$after->finding($said['passage'] ?? '')])),
-                function (NewEntry $entry, Move $move) use ($job, $member, $bath, $wanted, $before): void {
-                    $part = MoveKind::Keep === $move->kind && PartFate::Renew->value === ($move->said['keep'] ?? '') ? $before->parts[$move->place ?? 0] ?? null : null;
-                    if (null !== $part) {
-                        $wanted->want($job, $this->words->part($part), $member);
-                    }
-                    if (MoveKind::Clean === $move->kind) {
-                        $bath->time($job, $member, Method::from($move->said['method'] ?? ''), $entry);
-                    }
-                },
-            );
-            if (isset($said['size'])) {
-                $sizes->remember($this->recorder->open($job)->ledger(), $place, $said);
-            }
+        $this->recorder->moved(
+            $job,
+            $member,
+            $key,
+            static fn (PartsLedger $ledger): Move => $kind->move(MoveKind::Off === $kind ? $ledger->nextPlace() : $place, $said, $own?->order()),
+            function (NewEntry $entry, Move $move, PartsLedger $before) use ($job, $member, $bath, $wanted): void {
+                if ($move instanceof DecideFate && PartFate::Renew === $move->keep && isset($before->parts[$move->place()])) {
+                    $wanted->want($job, $this->words->part($before->parts[$move->place()]), $member);
+                }
+                if ($move instanceof CleanPart) {
+                    $bath->time($job, $member, $move->method, $entry);
+                }
+            },
+        );
+        if (isset($said['size'])) {
+            $sizes->remember($this->recorder->open($job)->ledger(), $place, $said);
         }
         $this->addFlash('saved', 'Saved.');
         $back = $button->text($request, 'back');

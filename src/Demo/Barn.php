@@ -250,7 +250,7 @@ final class Barn
         }
         if (isset($step['strip'])) {
             [$what, $place, $said] = $step['strip'];
-            $this->recorder->moved($job, $by, $key, static fn (StripLedger $ledger): Move => new Move(MoveKind::from($what), $place, $said), static fn (StripLedger $after): array => array_values(array_filter([$after->finding($said['passage'] ?? '')])));
+            $this->recorder->moved($job, $by, $key, static fn (StripLedger $ledger): Move => MoveKind::from($what)->move($place, $said));
         }
         if (isset($step['want'])) {
             $this->entities->persist(new WantedPart($job, $step['want'], 1, $by, $clock->now()));

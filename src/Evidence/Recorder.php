@@ -129,24 +129,23 @@ final readonly class Recorder
     /**
      * Records what was done at the carburetor bench, with what it says in the vocabulary's words.
      *
-     * @param \Closure(PartsLedger): Move           $make  from the ledger as it stands under the lock
-     * @param \Closure(PartsLedger): list<Finding>  $finds from the ledger after it
-     * @param (\Closure(NewEntry, Move): void)|null $also  what goes with it, in the same transaction
+     * @param \Closure(PartsLedger): Move                        $make from the ledger as it stands under the lock
+     * @param (\Closure(NewEntry, Move, PartsLedger): void)|null $also what goes with it, in the same transaction, told the ledger before it
      *
      * @throws ClosedJob
      * @throws ClosedTest                                when what it finds is closed as the evidence stands
      * @throws \AwakeShed\Core\Carburetor\ImpossibleMove when it cannot be done as the ledger stands
      * @throws \AwakeShed\Core\Evidence\UnknownWord
      */
-    public function moved(Job $job, Member $by, RequestKey $key, \Closure $make, \Closure $finds, ?\Closure $also = null): void
+    public function moved(Job $job, Member $by, RequestKey $key, \Closure $make, ?\Closure $also = null): void
     {
-        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $make, $finds, $also): NewEntry {
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $make, $also): NewEntry {
             $move = $make($record->ledger());
-            $found = $finds($record->ledger()->after($move));
+            $found = $move->finds($record->ledger()->after($move));
             $this->check($record->case(), $found);
             $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new BenchMove($move, $found));
             if (null !== $also) {
-                $also($entry, $move);
+                $also($entry, $move, $record->ledger());
             }
 
             return $entry;

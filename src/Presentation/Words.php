@@ -250,18 +250,18 @@ final readonly class Words
     public function move(Move $move): string
     {
         $said = [];
-        foreach ($move->said as $field => $value) {
+        foreach ($move->said() as $field => $value) {
             $said[] = match ($field) {
                 'name', 'orientation', 'hole', 'turns', 'bore', 'size', 'holes' => \in_array($field, ['name', 'holes'], true) ? $value : $this->strip('note', $field).' '.$value,
-                'template' => $value,
+                'template', 'reason' => $value,
                 'exit' => $this->strip('port', $value),
                 'kind' => $this->strip('part', $value),
                 default => $this->strip($field, $value),
             };
         }
-        $place = null === $move->place ? '' : ' '.$this->translator->trans('(place %place%)', ['%place%' => $move->place]);
+        $place = null === $move->place() ? '' : ' '.$this->translator->trans('(place %place%)', ['%place%' => $move->place()]);
 
-        return $this->strip('move', $move->kind->value).([] === $said ? '' : ': '.implode(', ', $said)).$place;
+        return $this->strip('move', $move->kind()->value).([] === $said ? '' : ': '.implode(', ', $said)).$place;
     }
 
     public function choice(string $step, string $choice): string

@@ -248,7 +248,7 @@ final class CarburetorPagesTest extends ShedTestCase
         foreach ([2, 58] as $more) {
             $job = $this->again($job);
             for ($part = 0; $part < $more; ++$part) {
-                self::service(Recorder::class)->moved($job, $this->member(Role::Technician), RequestKey::fresh(), static fn (PartsLedger $ledger): Move => new Move(MoveKind::Off, $ledger->nextPlace(), ['name' => 'Screw', 'material' => 'steel']), static fn (): array => []);
+                self::service(Recorder::class)->moved($job, $this->member(Role::Technician), RequestKey::fresh(), static fn (PartsLedger $ledger): Move => MoveKind::Off->move($ledger->nextPlace(), ['name' => 'Screw', 'material' => 'steel']));
             }
             $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/carburetor');
             self::assertCount($more < 3 ? 2 : 60, $page->filter('[data-mat]'));

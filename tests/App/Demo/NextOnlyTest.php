@@ -83,9 +83,9 @@ final class NextOnlyTest extends KernelTestCase
             $part = $ledger->onMat()[0] ?? null;
             $check = $ledger->checksLeft()[0] ?? null;
             $this->move($job, match (true) {
-                null !== $part => new Move(MoveKind::On, $part->place),
-                null !== $check => new Move(MoveKind::Check, said: ['check' => $check->id]),
-                default => new Move(MoveKind::Close),
+                null !== $part => MoveKind::On->move($part->place),
+                null !== $check => MoveKind::Check->move(said: ['check' => $check->id] + ([] === $check->good ? [] : ['outcome' => $check->good[0]])),
+                default => MoveKind::Close->move(),
             });
 
             return 'at the bench';
@@ -102,7 +102,7 @@ final class NextOnlyTest extends KernelTestCase
 
     private function move(Job $job, Move $move): void
     {
-        self::service(Recorder::class)->moved($job, self::service(MemberRepository::class)->withSignInName(SignIn::Technician->value) ?? self::fail(), RequestKey::fresh(), static fn (): Move => $move, static fn (): array => []);
+        self::service(Recorder::class)->moved($job, self::service(MemberRepository::class)->withSignInName(SignIn::Technician->value) ?? self::fail(), RequestKey::fresh(), static fn (): Move => $move);
     }
 
     /** What a sound machine shows. */

@@ -75,12 +75,12 @@ final class StatementsTest extends ShedTestCase
     {
         $job = $this->job();
         $this->found($job, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.plug', 'dry'));
-        $moves = [new Move(MoveKind::Begin, said: ['type' => 'bowl_brass'])];
+        $moves = [MoveKind::Begin->move(said: ['type' => 'bowl_brass'])];
         foreach (['filter_base', 'filter_gasket', 'bowl_bolt', 'bowl', 'bowl_gasket'] as $place => $kind) {
-            $moves[] = new Move(MoveKind::Off, $place + 1, ['kind' => $kind]);
+            $moves[] = MoveKind::Off->move($place + 1, ['kind' => $kind]);
         }
         foreach ($moves as $move) {
-            self::service(Recorder::class)->moved($job, $this->member(Role::Technician), RequestKey::fresh(), static fn (): Move => $move, static fn (): array => []);
+            self::service(Recorder::class)->moved($job, $this->member(Role::Technician), RequestKey::fresh(), static fn (): Move => $move);
         }
 
         return $job;

@@ -323,8 +323,7 @@ final class WorkPagesTest extends ShedTestCase
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/line/crankcase');
         $form = $page->filter('#act-crankcase-filled')->selectButton('Crankcase filled')->form(['ml' => '550']);
         self::assertSame('', $form->getValues()['oil'], 'nor in the room of the line, where it is asked too');
-        $form['oil']->setValue((string) self::service(Shelf::class)->stocks()[0]->id);
-        $this->browser->submit($form);
+        $this->browser->submit($form, ['oil' => (string) self::service(Shelf::class)->stocks()[0]->id]);
         self::assertSame(3450.0, self::service(Shelf::class)->stocks()[0]->left->inMillilitres());
     }
 

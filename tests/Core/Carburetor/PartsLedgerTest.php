@@ -15,6 +15,7 @@ use AwakeShed\Core\Carburetor\PartFate;
 use AwakeShed\Core\Carburetor\PartKind;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Carburetor\RemovalTemplate;
+use AwakeShed\Core\Evidence\Finding;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -34,11 +35,11 @@ final class PartsLedgerTest extends TestCase
             self::assertTrue($ledger->isApart());
             self::assertSame(range(\count($off), 1), array_map(static fn (Part $part): int => $part->place, $ledger->onMat()));
             foreach ($ledger->onMat() as $part) {
-                $ledger = $ledger->after(new Move(MoveKind::On, $part->place));
+                $ledger = $ledger->after(MoveKind::On->move($part->place));
             }
             self::assertSame([], $ledger->onMat());
             self::assertTrue($ledger->isApart(), 'everything is on, and nothing is checked');
-            $ledger = self::allChecked($ledger)->after(new Move(MoveKind::Close));
+            $ledger = self::allChecked($ledger)->after(MoveKind::Close->move());
             self::assertFalse($ledger->isApart());
             self::assertTrue($ledger->wasClosed);
         }
@@ -47,43 +48,43 @@ final class PartsLedgerTest extends TestCase
     public function testAForgottenSpringKeepsTheLedgerOpen(): void
     {
         $ledger = self::begun('bowl_brass')
-            ->after(new Move(MoveKind::Off, said: ['kind' => 'filter_base']))
-            ->after(new Move(MoveKind::Off, said: ['kind' => 'governor_spring', 'hole' => 'second from the top']))
-            ->after(new Move(MoveKind::On, 1));
-        self::refused('strip.parts_left', static fn () => $ledger->after(new Move(MoveKind::Check, said: ['check' => 'linkage'])));
-        self::refused('strip.not_closable', static fn () => $ledger->after(new Move(MoveKind::Close)));
+            ->after(MoveKind::Off->move(said: ['kind' => 'filter_base']))
+            ->after(MoveKind::Off->move(said: ['kind' => 'governor_spring', 'hole' => 'second from the top']))
+            ->after(MoveKind::On->move(1));
+        self::refused('strip.parts_left', static fn () => $ledger->after(MoveKind::Check->move(said: ['check' => 'linkage', 'outcome' => 'right'])));
+        self::refused('strip.not_closable', static fn () => $ledger->after(MoveKind::Close->move()));
         self::assertSame(['governor_spring'], array_map(static fn (Part $part): ?string => $part->kind, $ledger->onMat()));
-        $ledger = $ledger->after(new Move(MoveKind::On, 2));
-        self::refused('strip.not_closable', static fn () => $ledger->after(new Move(MoveKind::Close)));
-        self::assertFalse(self::allChecked($ledger)->after(new Move(MoveKind::Close))->isOpen);
+        $ledger = $ledger->after(MoveKind::On->move(2));
+        self::refused('strip.not_closable', static fn () => $ledger->after(MoveKind::Close->move()));
+        self::assertFalse(self::allChecked($ledger)->after(MoveKind::Close->move())->isOpen);
     }
 
     public function testAPartThatMovesUndoesTheCheckAndANoteDoesNot(): void
     {
-        $ledger = self::begun('bowl_nut')->after(new Move(MoveKind::Off, said: ['kind' => 'bowl_nut']))->after(new Move(MoveKind::On, 1));
+        $ledger = self::begun('bowl_nut')->after(MoveKind::Off->move(said: ['kind' => 'bowl_nut']))->after(MoveKind::On->move(1));
         $checked = self::allChecked($ledger);
         self::assertSame([], $checked->checksLeft());
-        self::assertSame([], $checked->after(new Move(MoveKind::Note, 1, ['size' => '13 mm']))->checksLeft());
-        self::assertNotSame([], $checked->after(new Move(MoveKind::Off, said: ['kind' => 'bowl']))->checksLeft());
+        self::assertSame([], $checked->after(MoveKind::Note->move(1, ['size' => '13 mm']))->checksLeft());
+        self::assertNotSame([], $checked->after(MoveKind::Off->move(said: ['kind' => 'bowl']))->checksLeft());
     }
 
     public function testALinkageDoesNotComeOffBeforeItsHoleIsWrittenDown(): void
     {
         $ledger = self::begun('bowl_brass');
-        self::refused('strip.unknown_hole', static fn () => $ledger->after(new Move(MoveKind::Off, said: ['kind' => 'governor_link'])));
-        self::refused('strip.unknown_hole', static fn () => $ledger->after(new Move(MoveKind::Off, said: ['kind' => 'governor_link', 'hole' => ''])));
-        self::assertSame('middle', $ledger->after(new Move(MoveKind::Off, said: ['kind' => 'governor_link', 'hole' => 'middle']))->parts[1]->notes['hole']);
+        self::refused('strip.unknown_hole', static fn () => $ledger->after(MoveKind::Off->move(said: ['kind' => 'governor_link'])));
+        self::refused('strip.unknown_hole', static fn () => $ledger->after(MoveKind::Off->move(said: ['kind' => 'governor_link', 'hole' => ''])));
+        self::assertSame('middle', $ledger->after(MoveKind::Off->move(said: ['kind' => 'governor_link', 'hole' => 'middle']))->parts[1]->notes['hole']);
     }
 
     public function testTheGasketStackGoesOnInReverseOrderOnly(): void
     {
         $ledger = self::begun('bowl_brass');
         foreach (['carburetor_gasket', 'insulator', 'head_gasket'] as $kind) {
-            $ledger = $ledger->after(new Move(MoveKind::Off, said: ['kind' => $kind]));
+            $ledger = $ledger->after(MoveKind::Off->move(said: ['kind' => $kind]));
         }
         self::assertSame(['head_gasket', 'insulator', 'carburetor_gasket'], array_map(static fn (Part $part): ?string => $part->kind, $ledger->stacks()['intake']));
-        self::refused('strip.under', static fn () => $ledger->after(new Move(MoveKind::On, 2)));
-        $on = $ledger->after(new Move(MoveKind::On, 3))->after(new Move(MoveKind::On, 2))->after(new Move(MoveKind::On, 1));
+        self::refused('strip.under', static fn () => $ledger->after(MoveKind::On->move(2)));
+        $on = $ledger->after(MoveKind::On->move(3))->after(MoveKind::On->move(2))->after(MoveKind::On->move(1));
         self::assertSame([], $on->onMat());
     }
 
@@ -91,31 +92,71 @@ final class PartsLedgerTest extends TestCase
     {
         $ledger = self::begun('diaphragm');
         foreach (['metering_diaphragm', 'metering_gasket', 'pump_gasket', 'pump_diaphragm'] as $kind) {
-            $ledger = $ledger->after(new Move(MoveKind::Off, said: ['kind' => $kind]));
+            $ledger = $ledger->after(MoveKind::Off->move(said: ['kind' => $kind]));
         }
         self::assertSame(['pump', 'metering'], array_keys($ledger->stacks()));
-        self::refused('strip.under', static fn () => $ledger->after(new Move(MoveKind::On, 1)));
-        self::assertCount(2, $ledger->after(new Move(MoveKind::On, 2))->after(new Move(MoveKind::On, 1))->onMat(), 'the metering side is together, the pump side still lies there');
+        self::refused('strip.under', static fn () => $ledger->after(MoveKind::On->move(1)));
+        self::assertCount(2, $ledger->after(MoveKind::On->move(2))->after(MoveKind::On->move(1))->onMat(), 'the metering side is together, the pump side still lies there');
     }
 
     public function testCoversMayWaitUntilTheBareFirstRunIsOver(): void
     {
         $ledger = self::begun('bowl_brass')
-            ->after(new Move(MoveKind::Off, said: ['kind' => 'filter_base']))
-            ->after(new Move(MoveKind::Off, said: ['kind' => 'bowl']))
-            ->after(new Move(MoveKind::On, 2));
-        $closed = self::allChecked($ledger)->after(new Move(MoveKind::Close));
+            ->after(MoveKind::Off->move(said: ['kind' => 'filter_base']))
+            ->after(MoveKind::Off->move(said: ['kind' => 'bowl']))
+            ->after(MoveKind::On->move(2));
+        $closed = self::allChecked($ledger)->after(MoveKind::Close->move());
         self::assertFalse($closed->isApart());
         self::assertCount(1, $closed->onMat());
-        self::assertSame([], $closed->after(new Move(MoveKind::On, 1))->onMat());
-        self::refused('strip.not_begun', static fn () => $closed->after(new Move(MoveKind::Off, said: ['kind' => 'bowl_bolt'])));
+        self::assertSame([], $closed->after(MoveKind::On->move(1))->onMat());
+        self::refused('strip.not_begun', static fn () => $closed->after(MoveKind::Off->move(said: ['kind' => 'bowl_bolt'])));
+    }
+
+    public function testAPartThatStaysOffSaysWhyAndNoPartThatTheEngineNeedsStaysOff(): void
+    {
+        $ledger = self::begun('bowl_brass');
+        foreach (['filter_gasket', 'carburetor_gasket'] as $kind) {
+            $ledger = $ledger->after(MoveKind::Off->move(said: ['kind' => $kind]));
+        }
+        $ledger = $ledger->after(MoveKind::Off->move(said: ['name' => 'Second gasket of the last hands', 'material' => 'paper']));
+        self::refused('strip.never_left_off', static fn () => $ledger->after(MoveKind::LeaveOff->move(2, ['reason' => 'torn'])));
+        self::refused('strip.reasonless', static fn () => $ledger->after(MoveKind::LeaveOff->move(3, ['reason' => ' '])));
+        $left = $ledger->after(MoveKind::LeaveOff->move(3, ['reason' => 'two were fitted, one belongs']));
+        self::assertSame([1, 2], array_map(static fn (Part $part): int => $part->place, array_reverse($left->onMat())));
+        self::assertSame('two were fitted, one belongs', $left->leftOff()[0]->leftOff);
+        $on = $left->after(MoveKind::On->move(2))->after(MoveKind::On->move(1));
+        self::assertFalse(self::allChecked($on)->after(MoveKind::Close->move())->isOpen, 'it closes without it');
+        self::assertSame([], $on->after(MoveKind::On->move(3))->leftOff(), 'and it may go on after all');
+    }
+
+    public function testWorkAtTheBowlGoesOnFromTheLastPartAndNeverJumpsBack(): void
+    {
+        $ledger = self::begun('bowl_brass');
+        self::assertSame(['filter_base', 'bowl_bolt'], [$ledger->nextOff(false)?->id, $ledger->nextOff(true)?->id]);
+        $ledger = $ledger->after(MoveKind::Off->move(said: ['kind' => 'bowl_bolt']));
+        self::assertSame('bolt_washer', $ledger->nextOff(false)?->id);
+        $ledger = $ledger->after(MoveKind::Off->move(said: ['kind' => 'float']));
+        self::assertSame('needle', $ledger->nextOff(true)?->id, 'the pin that was passed over is not come back to');
+        self::assertNull($ledger->after(MoveKind::Off->move(said: ['kind' => 'mixture_screw']))->nextOff(true));
+    }
+
+    public function testAPointThatIsNotRightIsAFindingAndStaysOpen(): void
+    {
+        $ledger = self::begun('bowl_nut')->after(MoveKind::Off->move(said: ['kind' => 'bowl_nut']))->after(MoveKind::On->move(1));
+        $drips = MoveKind::Check->move(said: ['check' => 'drip_watch', 'outcome' => 'bowl']);
+        self::assertSame([], $ledger->after($drips)->checked);
+        self::assertEquals([Finding::observed('leak.static', 'bowl')], $drips->finds($ledger->after($drips)));
+        $dry = MoveKind::Check->move(said: ['check' => 'drip_watch', 'outcome' => 'none']);
+        self::assertSame(['drip_watch'], $ledger->after($dry)->checked);
+        self::assertSame([], $ledger->after($dry)->after($drips)->checked, 'seen dripping after all');
+        self::assertSame([], $ledger->after(MoveKind::Check->move(said: ['check' => 'drip_watch']))->checked, 'nothing was seen');
     }
 
     public function testHolesThatAreCountedProveThePassage(): void
     {
-        $ledger = self::begun('plastic_pilot')->after(new Move(MoveKind::Holes, said: ['passage' => 'emulsion', 'holes' => '5']));
+        $ledger = self::begun('plastic_pilot')->after(MoveKind::Holes->move(said: ['passage' => 'emulsion', 'holes' => '5']));
         self::assertSame('partly', $ledger->passage('emulsion')?->word());
-        $ledger = $ledger->after(new Move(MoveKind::Holes, said: ['passage' => 'emulsion', 'holes' => '6']));
+        $ledger = $ledger->after(MoveKind::Holes->move(said: ['passage' => 'emulsion', 'holes' => '6']));
         self::assertSame('proved', $ledger->passage('emulsion')?->word());
         self::assertSame(['clear'], $ledger->finding('emulsion')?->outcomes);
     }
@@ -124,8 +165,8 @@ final class PartsLedgerTest extends TestCase
     #[DataProvider('impossible')]
     public function testWhatCannotBeIsRefusedByName(string $reason, MoveKind $kind, ?int $place, array $said): void
     {
-        $ledger = self::begun('plastic_pilot')->after(new Move(MoveKind::Off, said: ['kind' => 'pilot_jet']))->after(new Move(MoveKind::Off, said: ['name' => 'Spacer', 'material' => 'aluminium']))->after(new Move(MoveKind::On, 2));
-        self::refused($reason, static fn () => $ledger->after(new Move($kind, $place, $said)));
+        $ledger = self::begun('plastic_pilot')->after(MoveKind::Off->move(said: ['kind' => 'pilot_jet']))->after(MoveKind::Off->move(said: ['name' => 'Spacer', 'material' => 'aluminium']))->after(MoveKind::On->move(2));
+        self::refused($reason, static fn () => $ledger->after($kind->move($place, $said)));
     }
 
     /** @return iterable<string, array{string, MoveKind, int|null, array<string, string>}> */
@@ -151,8 +192,8 @@ final class PartsLedgerTest extends TestCase
     public function testBeforeALedgerIsBegunNothingIsDone(): void
     {
         $none = Carburetors::shipped()->ledger([]);
-        self::refused('strip.not_begun', static fn () => $none->after(new Move(MoveKind::Off, said: ['name' => 'Clip', 'material' => 'steel'])));
-        self::refused('strip.no_such', static fn () => $none->after(new Move(MoveKind::Begin, said: ['type' => 'steam'])));
+        self::refused('strip.not_begun', static fn () => $none->after(MoveKind::Off->move(said: ['name' => 'Clip', 'material' => 'steel'])));
+        self::refused('strip.no_such', static fn () => $none->after(MoveKind::Begin->move(said: ['type' => 'steam'])));
         self::assertFalse($none->isApart());
     }
 
@@ -162,33 +203,33 @@ final class PartsLedgerTest extends TestCase
         $word = static fn (PartsLedger $ledger, string $passage): ?string => $ledger->passage($passage)?->word();
         self::assertSame('untried', $word($ledger, 'pilot'));
         foreach (['idle_port' => 'partly', 'transfer_1' => 'partly', 'transfer_2' => 'proved'] as $exit => $expected) {
-            $ledger = $ledger->after(new Move(MoveKind::Through, said: ['passage' => 'pilot', 'exit' => $exit]));
+            $ledger = $ledger->after(MoveKind::Through->move(said: ['passage' => 'pilot', 'exit' => $exit]));
             self::assertSame($expected, $word($ledger, 'pilot'));
         }
         self::assertSame('clear', $ledger->finding('pilot')?->outcome());
-        $ledger = $ledger->after(new Move(MoveKind::Blocked, said: ['passage' => 'pilot']));
+        $ledger = $ledger->after(MoveKind::Blocked->move(said: ['passage' => 'pilot']));
         self::assertSame(['blocked', 'partial'], [$word($ledger, 'pilot'), $ledger->finding('pilot')?->outcome()]);
-        $ledger = $ledger->after(new Move(MoveKind::Through, said: ['passage' => 'pilot', 'exit' => 'transfer_1']));
+        $ledger = $ledger->after(MoveKind::Through->move(said: ['passage' => 'pilot', 'exit' => 'transfer_1']));
         self::assertSame(['partly', ['idle_port', 'transfer_2']], [$word($ledger, 'pilot'), $ledger->passage('pilot')?->missing()], 'what came before it was blocked no longer counts');
 
-        $ledger = $ledger->after(new Move(MoveKind::Through, said: ['passage' => 'emulsion', 'exit' => 'emulsion_holes']))->after(new Move(MoveKind::Holes, said: ['passage' => 'emulsion', 'holes' => '6']));
+        $ledger = $ledger->after(MoveKind::Through->move(said: ['passage' => 'emulsion', 'exit' => 'emulsion_holes']))->after(MoveKind::Holes->move(said: ['passage' => 'emulsion', 'holes' => '6']));
         self::assertSame('partly', $word($ledger, 'emulsion'), 'two of eight holes are shut');
         self::assertNull($ledger->finding('emulsion'));
-        self::assertSame('proved', $word($ledger->after(new Move(MoveKind::Holes, said: ['passage' => 'emulsion', 'holes' => '8'])), 'emulsion'));
+        self::assertSame('proved', $word($ledger->after(MoveKind::Holes->move(said: ['passage' => 'emulsion', 'holes' => '8'])), 'emulsion'));
     }
 
     public function testTwoPassagesOfOneTestAreClearOnlyTogether(): void
     {
-        $ledger = self::begun('bowl_nut')->after(new Move(MoveKind::Through, said: ['passage' => 'nut_side', 'exit' => 'nozzle']));
+        $ledger = self::begun('bowl_nut')->after(MoveKind::Through->move(said: ['passage' => 'nut_side', 'exit' => 'nozzle']));
         self::assertNull($ledger->finding('nut_side'));
-        self::assertSame('clear', $ledger->after(new Move(MoveKind::Through, said: ['passage' => 'nut_top', 'exit' => 'idle_well']))->finding('nut_side')?->outcome());
-        self::assertSame('partial', $ledger->after(new Move(MoveKind::Blocked, said: ['passage' => 'nut_top']))->finding('nut_side')?->outcome());
-        self::assertSame('clogged', self::begun('diaphragm')->after(new Move(MoveKind::Blocked, said: ['passage' => 'inlet']))->finding('inlet')?->outcome());
+        self::assertSame('clear', $ledger->after(MoveKind::Through->move(said: ['passage' => 'nut_top', 'exit' => 'idle_well']))->finding('nut_side')?->outcome());
+        self::assertSame('partial', $ledger->after(MoveKind::Blocked->move(said: ['passage' => 'nut_top']))->finding('nut_side')?->outcome());
+        self::assertSame('clogged', self::begun('diaphragm')->after(MoveKind::Blocked->move(said: ['passage' => 'inlet']))->finding('inlet')?->outcome());
     }
 
     public function testWhatWasTakenBackNeverLeavesARecordThatCannotBeRead(): void
     {
-        $moves = [new Move(MoveKind::Begin, said: ['type' => 'snap_in']), new Move(MoveKind::Off, 1, ['kind' => 'filter_base']), new Move(MoveKind::Off, 2, ['kind' => 'bowl']), new Move(MoveKind::Condition, 2, ['condition' => 'film']), new Move(MoveKind::On, 2), new Move(MoveKind::On, 1)];
+        $moves = [MoveKind::Begin->move(said: ['type' => 'snap_in']), MoveKind::Off->move(1, ['kind' => 'filter_base']), MoveKind::Off->move(2, ['kind' => 'bowl']), MoveKind::Condition->move(2, ['condition' => 'film']), MoveKind::On->move(2), MoveKind::On->move(1)];
         foreach (array_keys($moves) as $without) {
             $left = $moves;
             unset($left[$without]);
@@ -202,33 +243,33 @@ final class PartsLedgerTest extends TestCase
 
     public function testAMoveIsStoredAndReadAsItWas(): void
     {
-        $move = new Move(MoveKind::Off, 4, ['kind' => 'bowl', 'orientation' => 'low side from the hinge']);
+        $move = MoveKind::Off->move(4, ['kind' => 'bowl', 'orientation' => 'low side from the hinge']);
         self::assertEquals($move, Move::fromArray($move->toArray()));
     }
 
     public function testAConditionAdvisesWhatBecomesOfAPartAndADecisionOverrulesIt(): void
     {
-        $ledger = self::begun('bowl_brass')->after(new Move(MoveKind::Off, said: ['kind' => 'bowl_gasket']))->after(new Move(MoveKind::Condition, 1, ['condition' => 'hard']));
+        $ledger = self::begun('bowl_brass')->after(MoveKind::Off->move(said: ['kind' => 'bowl_gasket']))->after(MoveKind::Condition->move(1, ['condition' => 'hard']));
         self::assertSame(PartFate::Renew, $ledger->parts[1]->fate());
         self::assertCount(1, array_filter($ledger->parts, static fn (Part $part): bool => PartFate::Renew === $part->fate()));
-        self::assertSame(PartFate::Reuse, $ledger->after(new Move(MoveKind::Keep, 1, ['keep' => 'reuse']))->parts[1]->fate());
+        self::assertSame(PartFate::Reuse, $ledger->after(MoveKind::Keep->move(1, ['keep' => 'reuse']))->parts[1]->fate());
     }
 
     public function testTheOrderOfAShopIsStoredAndBegunWith(): void
     {
         $ledger = self::begun('bowl_brass')
-            ->after(new Move(MoveKind::Off, said: ['kind' => 'bowl_bolt', 'size' => '11 mm']))
-            ->after(new Move(MoveKind::Off, said: ['name' => 'Collar', 'material' => 'brass', 'orientation' => 'step down']))
-            ->after(new Move(MoveKind::Off, said: ['kind' => 'governor_link', 'hole' => 'upper']));
-        $move = Move::fromArray((new Move(MoveKind::Begin, said: ['type' => 'bowl_brass'], order: RemovalTemplate::of($ledger)))->toArray());
+            ->after(MoveKind::Off->move(said: ['kind' => 'bowl_bolt', 'size' => '11 mm']))
+            ->after(MoveKind::Off->move(said: ['name' => 'Collar', 'material' => 'brass', 'orientation' => 'step down']))
+            ->after(MoveKind::Off->move(said: ['kind' => 'governor_link', 'hole' => 'upper']));
+        $move = Move::fromArray(MoveKind::Begin->move(said: ['type' => 'bowl_brass'], order: RemovalTemplate::of($ledger))->toArray());
         $next = Carburetors::shipped()->ledger([$move]);
         self::assertSame([['bowl_bolt', '', '11 mm'], ['own-2', 'Collar', null], ['governor_link', '', null]], array_map(static fn (PartKind $kind): array => [$kind->id, $kind->name, $kind->size], $next->stillOn()));
         self::assertSame(['orientation'], $next->stillOn()[1]->asks);
         self::assertNotSame([], $next->passages(), 'the type keeps its map');
-        self::refused('strip.unknown_hole', static fn () => $next->after(new Move(MoveKind::Off, said: ['kind' => 'governor_link'])));
-        $next = $next->after(new Move(MoveKind::Off, said: ['kind' => 'own-2', 'orientation' => 'step down']));
+        self::refused('strip.unknown_hole', static fn () => $next->after(MoveKind::Off->move(said: ['kind' => 'governor_link'])));
+        $next = $next->after(MoveKind::Off->move(said: ['kind' => 'own-2', 'orientation' => 'step down']));
         self::assertSame(['Collar', 'brass'], [$next->parts[1]->name, $next->parts[1]->material->value]);
-        $free = Carburetors::shipped()->ledger([new Move(MoveKind::Begin, said: ['type' => 'free'], order: RemovalTemplate::of($ledger))]);
+        $free = Carburetors::shipped()->ledger([MoveKind::Begin->move(said: ['type' => 'free'], order: RemovalTemplate::of($ledger))]);
         self::assertSame([3, []], [\count($free->stillOn()), $free->passages()]);
     }
 
@@ -236,25 +277,25 @@ final class PartsLedgerTest extends TestCase
     {
         $ledger = self::begun(Carburetors::FREE);
         for ($part = 1; $part <= PartsLedger::MOST_PARTS; ++$part) {
-            $ledger = $ledger->after(new Move(MoveKind::Off, said: ['name' => "Part $part", 'material' => 'steel']));
+            $ledger = $ledger->after(MoveKind::Off->move(said: ['name' => "Part $part", 'material' => 'steel']));
         }
         self::assertCount(PartsLedger::MOST_PARTS, $ledger->onMat());
-        self::refused('strip.too_many', static fn () => $ledger->after(new Move(MoveKind::Off, said: ['name' => 'One more', 'material' => 'steel'])));
+        self::refused('strip.too_many', static fn () => $ledger->after(MoveKind::Off->move(said: ['name' => 'One more', 'material' => 'steel'])));
     }
 
     private static function begun(string $type): PartsLedger
     {
-        return Carburetors::shipped()->ledger([new Move(MoveKind::Begin, said: ['type' => $type])]);
+        return Carburetors::shipped()->ledger([MoveKind::Begin->move(said: ['type' => $type])]);
     }
 
     private static function takeOff(PartKind $kind): Move
     {
-        return new Move(MoveKind::Off, said: ['kind' => $kind->id] + (\in_array('hole', $kind->asks, true) ? ['hole' => 'outer'] : []));
+        return MoveKind::Off->move(said: ['kind' => $kind->id] + (\in_array('hole', $kind->asks, true) ? ['hole' => 'outer'] : []));
     }
 
     private static function allChecked(PartsLedger $ledger): PartsLedger
     {
-        return array_reduce(Carburetors::shipped()->checks, static fn (PartsLedger $ledger, CoverCheck $check): PartsLedger => $ledger->after(new Move(MoveKind::Check, said: ['check' => $check->id])), $ledger);
+        return array_reduce(Carburetors::shipped()->checks, static fn (PartsLedger $ledger, CoverCheck $check): PartsLedger => $ledger->after(MoveKind::Check->move(said: ['check' => $check->id] + ([] === $check->good ? [] : ['outcome' => $check->good[0]]))), $ledger);
     }
 
     /** @param \Closure(): mixed $try */
