@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 #[AsCommand('shed:recompute', 'Works out anew, from the recorded entries, where every job stands; for after a change of the rules.')]
@@ -24,10 +25,15 @@ final class RecomputeCommand extends Command
         parent::__construct();
     }
 
+    protected function configure(): void
+    {
+        $this->addOption('open', null, InputOption::VALUE_NONE, 'Only machines that are in the shed: where one that went home stands hangs on no rule.');
+    }
+
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $done = 0;
-        foreach ($this->jobs->all() as $job) {
+        foreach ($this->jobs->all((bool) $input->getOption('open')) as $job) {
             $job->file();
             $this->recorder->recompute($job);
             if (0 === ++$done % self::AT_ONCE) {

@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Progress\JobProgress;
 use AwakeShed\Core\Progress\Progress;
+use AwakeShed\Core\Progress\WaitsOn;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
@@ -71,6 +72,10 @@ class Job
 
     #[ORM\Column]
     private bool $waitsForParts = false;
+
+    /** What it waits for that nobody in the shed can bring about. */
+    #[ORM\Column(enumType: WaitsOn::class, length: 20, nullable: true)]
+    private ?WaitsOn $waitsOn = null;
 
     /** Why it went home as it was. */
     #[ORM\Column(length: 500)]
@@ -139,9 +144,23 @@ class Job
 
     public function nowStands(JobProgress $progress): void
     {
-        $isWaiting = $this->waitsForParts && \in_array($progress->progress, self::NEEDS_PARTS, true);
-        $this->stand = $isWaiting ? Progress::Waits : $progress->progress;
-        $this->waitsFor = $isWaiting ? self::PART : $progress->why ?? $progress->next() ?? '';
+        $waitsFor = match (true) {
+            true === $this->waitsOn?->holdsUp($progress->progress) => $this->waitsOn->value,
+            $this->waitsForParts && \in_array($progress->progress, self::NEEDS_PARTS, true) => self::PART,
+            default => null,
+        };
+        $this->stand = null === $waitsFor ? $progress->progress : Progress::Waits;
+        $this->waitsFor = $waitsFor ?? $progress->why ?? $progress->next() ?? '';
+    }
+
+    public function waitOn(?WaitsOn $waitsOn): void
+    {
+        $this->waitsOn = $waitsOn;
+    }
+
+    public function getWaitsOn(): ?WaitsOn
+    {
+        return $this->waitsOn;
     }
 
     public function waitForParts(bool $waits): void

@@ -30,11 +30,19 @@ final class JobRepository extends ServiceEntityRepository
         return $job;
     }
 
-    /** @return iterable<Job> every job, a few hundred at a time in memory */
-    public function all(): iterable
+    /**
+     * @param bool $onlyOpen without those that went home
+     *
+     * @return iterable<Job> every job, a few hundred at a time in memory
+     */
+    public function all(bool $onlyOpen = false): iterable
     {
+        $query = $this->createQueryBuilder('job')->addSelect('machine')->innerJoin('job.machine', 'machine')->orderBy('job.id');
+        if ($onlyOpen) {
+            $query->where('job.handedBackAt IS NULL');
+        }
         /** @var iterable<Job> $jobs */
-        $jobs = $this->createQueryBuilder('job')->addSelect('machine')->innerJoin('job.machine', 'machine')->orderBy('job.id')->getQuery()->toIterable();
+        $jobs = $query->getQuery()->toIterable();
 
         return $jobs;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\Core\Evidence\CaseFormat;
+use AwakeShed\Core\Progress\WaitsOn;
 
 /**
  * What is written on a job besides its evidence, as plain values: whose machine it is, what its plate says, when it is
@@ -12,7 +13,7 @@ use AwakeShed\Core\Evidence\CaseFormat;
  */
 final readonly class JobSheet
 {
-    private const OWN_KEYS = ['label', 'owner', 'contact', 'wanted_by', 'remarks', 'schools', 'handed_back_at', 'hand_back_reason'];
+    private const OWN_KEYS = ['label', 'owner', 'contact', 'wanted_by', 'remarks', 'schools', 'waits_on', 'handed_back_at', 'hand_back_reason'];
 
     /** @param array<string, mixed> $values a machine's facts under their names in the case format */
     private function __construct(private array $values)
@@ -30,6 +31,7 @@ final readonly class JobSheet
             'wanted_by' => $job->getWantedBy()?->format('Y-m-d'),
             'remarks' => $job->getRemarks(),
             'schools' => $job->getSchools(),
+            'waits_on' => $job->getWaitsOn()?->value,
             'handed_back_at' => $job->getHandedBackAt()?->format(\DATE_ATOM),
             'hand_back_reason' => '' === $job->getHandBackReason() ? null : $job->getHandBackReason(),
         ] + CaseFormat::machineToArray($machine->facts()));
@@ -70,6 +72,7 @@ final readonly class JobSheet
         /** @var array<string, string> $schools */
         $schools = $now['schools'] ?? [];
         $job->followOnly($schools);
+        $job->waitOn(WaitsOn::tryFrom($text('waits_on')));
         '' === $text('handed_back_at') ? $job->takeBack() : $job->handBack(new \DateTimeImmutable($text('handed_back_at')), $text('hand_back_reason'));
     }
 }

@@ -10,6 +10,7 @@ use AwakeShed\Core\Evidence\HoldDefinition;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Line\ActRooms;
+use AwakeShed\Core\Progress\WaitsOn;
 use AwakeShed\Core\Stage\StagePlan;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Twig\Attribute\AsTwigFunction;
@@ -61,6 +62,9 @@ final readonly class NextPlaces
     {
         if (Job::PART === $id) {
             return ['job_parts', []];
+        }
+        if (null !== WaitsOn::tryFrom($id)) {
+            return ['job', ['_fragment' => 'waits-on']];
         }
         if (isset($this->vocabulary->faults[$id])) {
             return ['job_fault', ['fault' => $id]];

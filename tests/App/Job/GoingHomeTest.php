@@ -98,6 +98,37 @@ final class GoingHomeTest extends ShedTestCase
         }
     }
 
+    public function testAJobWaitsForItsOwnerOrForDaylightWhereThatHoldsItUp(): void
+    {
+        $this->signIn(Role::Apprentice);
+        $job = $this->job();
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId());
+        $this->browser->submit($page->filter('#waits-on')->selectButton('the owner’s word')->form());
+        self::assertSame(['waits', 'owner'], [$this->again($job)->getStand()->value, $this->again($job)->getWaitsFor()]);
+        $page = $this->browser->followRedirect();
+        self::assertSelectorTextContains('.verdict', 'The owner’s word');
+        $this->found($this->again($job), Finding::observed('look.oil_level', 'at_mark'));
+        self::assertSame('waits', $this->again($job)->getStand()->value, 'what is found meanwhile does not answer for the owner');
+        $this->browser->submit($this->browser->request('GET', '/jobs/'.$job->getId())->selectButton('It came: go on')->form());
+        self::assertSame('at_gates', $this->again($job)->getStand()->value);
+        $this->post('/jobs/'.$job->getId().'/waits-on', ['for' => 'daylight']);
+        self::assertSame('at_gates', $this->again($job)->getStand()->value, 'the gates are walked by lamplight');
+        $job = $this->pastGates($this->again($job));
+        $this->found($job, Finding::observed('jar.tank', 'clear_one_layer'), Finding::observed('jar.smell', 'fresh'));
+        self::assertSame(['waits', 'daylight'], [$this->again($job)->getStand()->value, $this->again($job)->getWaitsFor()]);
+        $this->post('/jobs/'.$job->getId().'/waits-on', ['for' => 'luck']);
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testATimerThatRunsIsSaidInTheHeadOfItsJob(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->post('/jobs/'.$job->getId().'/deeds', ['act' => 'crankcase.drained', 'ml' => '600', 'back' => '']);
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/likely');
+        self::assertSelectorTextContains('.verdict [data-waits="drain_oil"]', 'Meanwhile: oil draining');
+    }
+
     private function did(Job $job, string $act): void
     {
         self::service(Recorder::class)->observe($job, $this->member(Role::Technician), RequestKey::fresh(), [new Done(self::service(Vocabulary::class)->act($act))]);
