@@ -38,7 +38,7 @@ final readonly class Closures
     }
 
     /** @return list<Closure> those that hold as the machine stands */
-    public function of(CaseFile $case): array
+    public function holding(CaseFile $case): array
     {
         return array_values(array_filter($this->all, static fn (Closure $closure): bool => $closure->holds($case)));
     }

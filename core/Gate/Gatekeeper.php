@@ -26,8 +26,12 @@ final readonly class Gatekeeper
     /** The state in which tests are closed, by the test that says so. */
     private const RESIDUE = ['look.oil_smell' => ['residue_expected']];
 
+    /** @var \WeakMap<CaseFile, array{HoldStates, list<Closure>, list<Prerequisite>}> what was worked out of a case: a page asks many times */
+    private \WeakMap $known;
+
     public function __construct(private Vocabulary $vocabulary, private Closures $closures)
     {
+        $this->known = new \WeakMap();
     }
 
     /**
@@ -37,7 +41,7 @@ final readonly class Gatekeeper
      */
     public function blockers(CaseFile $case, string $test): array
     {
-        return $this->blockersAmong($case, $test, HoldStates::of($this->vocabulary, $case), $this->closures->of($case), $this->demands($case));
+        return $this->blockersAmong($case, $test, ...$this->known($case));
     }
 
     /**
@@ -49,7 +53,7 @@ final readonly class Gatekeeper
      */
     public function closed(CaseFile $case, ?array $among = null): array
     {
-        [$holds, $closures, $demands] = [HoldStates::of($this->vocabulary, $case), $this->closures->of($case), $this->demands($case)];
+        [$holds, $closures, $demands] = $this->known($case);
         $closed = [];
         foreach ($among ?? array_keys($this->vocabulary->tests) as $test) {
             $blockers = $this->vocabulary->applies($test, $case->machine) ? $this->blockersAmong($case, $test, $holds, $closures, $demands) : [];
@@ -64,19 +68,19 @@ final readonly class Gatekeeper
     /** @return list<HoldDefinition> the holds set and not yet released */
     public function standingHolds(CaseFile $case): array
     {
-        return HoldStates::of($this->vocabulary, $case)->set;
+        return $this->known($case)[0]->set;
     }
 
     /** @return list<string> the looks to be made once more, because what they found was put right or changed since */
     public function looksOwed(CaseFile $case): array
     {
-        return array_values(array_unique(array_merge([], ...array_map(static fn (array $one): array => $one[1], HoldStates::of($this->vocabulary, $case)->again))));
+        return array_values(array_unique(array_merge([], ...array_map(static fn (array $one): array => $one[1], $this->known($case)[0]->again))));
     }
 
     /** @return list<Closure> what the state of the machine closes */
     public function closures(CaseFile $case): array
     {
-        return $this->closures->of($case);
+        return $this->known($case)[1];
     }
 
     /**
@@ -148,6 +152,12 @@ final readonly class Gatekeeper
     private function until(string $id): Blocker
     {
         return isset($this->vocabulary->acts[$id]) ? Blocker::act($id) : Blocker::look($id);
+    }
+
+    /** @return array{HoldStates, list<Closure>, list<Prerequisite>} */
+    private function known(CaseFile $case): array
+    {
+        return $this->known[$case] ??= [HoldStates::folded($this->vocabulary, $case), $this->closures->holding($case), $this->demands($case)];
     }
 
     /** @return list<Prerequisite> */

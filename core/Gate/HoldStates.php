@@ -27,7 +27,7 @@ final readonly class HoldStates
     {
     }
 
-    public static function of(Vocabulary $vocabulary, CaseFile $case): self
+    public static function folded(Vocabulary $vocabulary, CaseFile $case): self
     {
         // Most holds were never set, and a record may be long.
         $holds = array_filter($vocabulary->holds, static fn (HoldDefinition $hold): bool => (null === $hold->kinds || \in_array($case->machine->kind, $hold->kinds, true)) && $case->everSaid($hold->whenAny));

@@ -180,7 +180,7 @@ final class FuelController extends AbstractController
         $fuel = $this->pages->of($job, $sample);
         $views = [];
         foreach (JarPart::of($sample) as $part) {
-            $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->page->record->jarEntry($sample)?->id);
+            $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->record->jarEntry($sample)?->id);
             $views[$part->value] = $form->createView();
             if ($part === $triedPart && null !== $basedOn) {
                 self::rebase($views[$part->value], $basedOn);
@@ -190,11 +190,10 @@ final class FuelController extends AbstractController
 
         return $this->render('fuel_test/fuel.html.twig', [
             'fuel' => $fuel,
-            'page' => $fuel->page,
             'parts' => $views,
             'settle' => $settle->createView(),
             'waste' => $this->waste->ofJob($job),
-            'acts' => [...$this->rooms->in('tank', $fuel->page->case->machine), ...$this->rooms->in('pipe', $fuel->page->case->machine)],
+            'acts' => [...$this->rooms->in('tank', $fuel->record->case()->machine), ...$this->rooms->in('pipe', $fuel->record->case()->machine)],
             'waste_form' => $this->createForm(WasteType::class, ['stream' => $fuel->stream], ['action' => $this->generateUrl('waste_add', ['job' => $job->getId()])])->createView(),
         ], new Response(status: null === $tried ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }

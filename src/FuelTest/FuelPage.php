@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\FuelTest;
 
-use AwakeShed\App\JobPage\JobPage;
+use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\Core\Fuel\EthanolContent;
@@ -19,7 +19,7 @@ use AwakeShed\Core\Units\Duration;
 final readonly class FuelPage
 {
     public function __construct(
-        public JobPage $page,
+        public Record $record,
         public JarSample $sample,
         public JarReading $jar,
         public FuelVerdict $verdict,

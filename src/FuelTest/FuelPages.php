@@ -6,7 +6,6 @@ namespace AwakeShed\App\FuelTest;
 
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\JobPage\JobPages;
 use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
@@ -36,7 +35,6 @@ final readonly class FuelPages
 
     public function __construct(
         private Recorder $recorder,
-        private JobPages $pages,
         private WaitRepository $waits,
         private WaterTolerance $tolerance,
         private ClockInterface $clock,
@@ -45,17 +43,18 @@ final readonly class FuelPages
 
     public function of(Job $job, JarSample $sample): FuelPage
     {
-        $page = $this->pages->of($this->recorder->open($job));
-        $jar = $page->case->jars[$sample->value] ?? new JarReading();
+        $record = $this->recorder->open($job);
+        $case = $record->case();
+        $jar = $case->jars[$sample->value] ?? new JarReading();
         if (JarSample::Tank === $sample) {
-            $jar = $jar->smelling($page->record->smellElsewhere());
+            $jar = $jar->smelling($record->smellElsewhere());
         }
-        $school = Progression::schoolOf($page->case);
+        $school = Progression::schoolOf($case);
         $height = $jar->layers->height ?? Length::millimetres(self::USUAL_HEIGHT_MM);
         $wait = $this->waits->runningFor($job, WaitKind::settling($sample));
 
         return new FuelPage(
-            $page,
+            $record,
             $sample,
             $jar,
             FuelVerdict::of($jar, $school),
@@ -63,7 +62,7 @@ final readonly class FuelPages
             FuelVerdict::streamOf($jar),
             JarDrawing::of($jar->layers ?? JarLayers::read($height, Volume::millilitres(self::USUAL_VOLUME_ML), Volume::zero()), $jar->look),
             $jar->shift?->content(),
-            $this->budget($jar, $page->case),
+            $this->budget($jar, $case),
             $wait,
             null === $wait || $wait->isOver($this->clock->now()),
             Settling::firstLook($height),

@@ -10,6 +10,8 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Oil\Stock;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\Core\Stage\StageState;
+use AwakeShed\Core\Stage\Step;
+use AwakeShed\Core\Stage\StepState;
 
 /** All that the page of a stage shows; everything in it is derived. */
 final readonly class StagePage
@@ -35,12 +37,22 @@ final readonly class StagePage
     ) {
     }
 
-    /** The place of a step by its name; without one, of the next to be done; else the last. */
+    /** Whether a step is what the job waits for: the one next thing, whatever else is open. */
+    public function isNext(Step $step): bool
+    {
+        $next = $this->job->getWaitsFor();
+
+        return '' !== $next && ($step->test === $next || $step->cure === $next || \in_array($next, $step->does, true));
+    }
+
+    /** The place of a step by its name; without one, of what the job waits for, or of the next to be done; else the last. */
     public function place(string $step): int
     {
-        foreach ($this->state->steps as $place => $state) {
-            if ('' === $step ? $state->isOpen() : $state->step->id === $step) {
-                return $place;
+        foreach ([fn (StepState $state): bool => '' === $step ? $state->isOpen() && $this->isNext($state->step) : $state->step->id === $step, static fn (StepState $state): bool => '' === $step && $state->isOpen()] as $isIt) {
+            foreach ($this->state->steps as $place => $state) {
+                if ($isIt($state)) {
+                    return $place;
+                }
             }
         }
 

@@ -60,7 +60,7 @@ final class WorkPagesTest extends ShedTestCase
         $this->signIn();
         $job = $this->gasInOil();
         $this->browser->request('GET', '/jobs/'.$job->getId().'/stages');
-        self::assertSelectorTextContains('[data-stage="flush"]', 'Next: Oil drained.');
+        self::assertSelectorTextContains('[data-stage="flush"]', 'Open here: Oil drained.');
         self::assertSelectorTextContains('[data-stage="locked"]', 'not called for so far');
         foreach (['fuel', 'locked', 'flush', 'split', 'path', 'needle', 'decide', 'jet'] as $stage) {
             $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/'.$stage);
@@ -358,6 +358,19 @@ final class WorkPagesTest extends ShedTestCase
         $this->found($job, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('feel.pull', 'kicks_back'));
         $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/locked');
         self::assertSelectorTextNotContains('main', 'Nothing found so far calls for this stage.');
+    }
+
+    public function testAStageBeginsWithWhatTheJobWaitsFor(): void
+    {
+        $this->signIn();
+        $job = $this->pastGates($this->job());
+        $this->found($job, Finding::observed('jar.tank', 'two_layers'));
+        self::assertSame('tank.drained', $this->again($job)->getWaitsFor());
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/fuel');
+        $next = $page->filter('.step.is-next')->attr('data-step');
+        self::assertCount(1, $page->filter('.step.is-next'));
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/now/fuel');
+        self::assertSelectorExists('input[name="step"][value="'.$next.'"]');
     }
 
     private function gasInOil(): Job
