@@ -132,9 +132,9 @@ foreach ([[10_000, 100.0], [200_000, 1000.0]] as [$samples, $rate]) {
     $from = hrtime(true);
     $series = SeriesFile::parse($text, PressureUnit::cases())->series;
     $read = hrtime(true);
-    $needle = NeedleTrace::of($series);
+    $needle = NeedleTrace::fromPressures($series);
     $judged = hrtime(true);
-    SpeedTrace::of($series);
+    SpeedTrace::fromSpeeds($series);
     $ended = hrtime(true);
     printf("  %7d samples: read %6.1f ms, needle %6.1f ms, speed %6.1f ms, peak %5.1f MB, %s\n", $samples, ($read - $from) / 1e6, ($judged - $read) / 1e6, ($ended - $judged) / 1e6, memory_get_peak_usage() / 1e6, $needle->verdict->value);
 }

@@ -45,7 +45,7 @@ final readonly class BenchActs
      *
      * @return array<int, list<Done>> under the same keys; nothing for a move that no longer fits
      */
-    public function of(array $moves): array
+    public function told(array $moves): array
     {
         $ledger = $this->carburetors->ledger([]);
         $told = [];

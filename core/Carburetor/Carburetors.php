@@ -43,7 +43,7 @@ final readonly class Carburetors
     /** @param list<Move> $moves in the order they were done */
     public function ledger(array $moves): PartsLedger
     {
-        return PartsLedger::of($this, $moves);
+        return PartsLedger::folded($this, $moves);
     }
 
     public function check(string $id): ?CoverCheck

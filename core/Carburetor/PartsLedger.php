@@ -44,7 +44,7 @@ final readonly class PartsLedger
     }
 
     /** @param list<Move> $moves in the order they were done */
-    public static function of(Carburetors $carburetors, array $moves): self
+    public static function folded(Carburetors $carburetors, array $moves): self
     {
         $ledger = new self($carburetors);
         foreach ($moves as $move) {

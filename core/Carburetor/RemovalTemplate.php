@@ -17,7 +17,7 @@ final readonly class RemovalTemplate
     }
 
     /** As the parts of this ledger came off, with the tools they took. */
-    public static function of(PartsLedger $ledger): self
+    public static function fromLedger(PartsLedger $ledger): self
     {
         return new self(array_map(static function (Part $part) use ($ledger): PartKind {
             $kind = null === $part->kind ? null : $ledger->type?->part($part->kind);

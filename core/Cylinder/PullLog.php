@@ -26,7 +26,7 @@ final readonly class PullLog
      *
      * @throws \AwakeShed\Core\Units\ImpossibleAmount when one is outside that
      */
-    public static function of(array $pulls): self
+    public static function fromPulls(array $pulls): self
     {
         foreach ($pulls as $thrown) {
             (new Interval(0.0, 500.0, VolumeUnit::Millilitre))->demand($thrown);

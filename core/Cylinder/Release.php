@@ -16,7 +16,7 @@ enum Release: string
     case Unknown = 'unknown';
     case TwoStroke = 'two_stroke';
 
-    public static function of(MachineFacts $machine): self
+    public static function forMachine(MachineFacts $machine): self
     {
         return match (true) {
             Cycle::TwoStroke === $machine->cycle => self::TwoStroke,

@@ -32,7 +32,7 @@ final readonly class Assessor
 
     public function assess(CaseFile $case): Assessment
     {
-        $beliefs = Beliefs::of($this->model, $case);
+        $beliefs = Beliefs::fromCase($this->model, $case);
         $blocked = $this->gatekeeper->closed($case);
 
         return new Assessment(
@@ -46,7 +46,7 @@ final readonly class Assessor
     /** @return array<string, float> how likely each fault is, without reasons, suggestions or the story */
     public function beliefs(CaseFile $case): array
     {
-        return Beliefs::of($this->model, $case)->now;
+        return Beliefs::fromCase($this->model, $case)->now;
     }
 
     /**

@@ -18,7 +18,7 @@ final readonly class Beliefs
     {
     }
 
-    public static function of(FaultModel $model, CaseFile $case): self
+    public static function fromCase(FaultModel $model, CaseFile $case): self
     {
         $priors = $model->priors($case);
         $observations = self::observations($model, $case);

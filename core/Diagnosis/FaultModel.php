@@ -29,10 +29,10 @@ final readonly class FaultModel
 
     public static function shipped(): self
     {
-        return self::of(Odds::shipped());
+        return self::fromOdds(Odds::shipped());
     }
 
-    public static function of(Odds $odds): self
+    public static function fromOdds(Odds $odds): self
     {
         ['sound' => $sounds, 'faults' => $faults, 'claims' => $claims] = $odds->numbers;
         $tests = [];
@@ -43,7 +43,7 @@ final readonly class FaultModel
                     $shows[$fault] = $known['shows'][$test];
                 }
             }
-            $tests[$test] = TestModel::of($sound, $shows);
+            $tests[$test] = TestModel::fromOdds($sound, $shows);
         }
 
         return new self($tests, $faults, $claims);

@@ -24,7 +24,7 @@ final readonly class TestModel
      * @param non-empty-array<string, float|int>      $sound share of each outcome, the least alarming first; sums to 1
      * @param array<string, array<string, float|int>> $shows by fault, share of outcomes; the rest shows nothing
      */
-    public static function of(array $sound, array $shows): self
+    public static function fromOdds(array $sound, array $shows): self
     {
         $outcomes = array_keys($sound);
         $below = static function (array $shares) use ($outcomes): array {

@@ -21,7 +21,7 @@ final readonly class MachineState
     {
     }
 
-    public function of(string $thing): ?string
+    public function stateOf(string $thing): ?string
     {
         return $this->states[$thing] ?? null;
     }

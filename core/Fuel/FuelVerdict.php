@@ -16,7 +16,7 @@ final readonly class FuelVerdict
     }
 
     /** The fuel of an engine is judged the same wherever it was drawn; only its tank action is the tank's. */
-    public static function of(JarReading $jar, OldFuelSchool $school): self
+    public static function onJar(JarReading $jar, OldFuelSchool $school): self
     {
         if (true === $jar->layers?->isEmpty()) {
             return new self(FuelDecision::Empty, [], [], TankAction::Nothing);

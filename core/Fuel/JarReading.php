@@ -79,7 +79,7 @@ final readonly class JarReading
                 Volume::millilitres($dose['before_ml']),
                 Volume::millilitres($dose['after_ml']),
             ),
-            null === $tank ? null : TankFuel::of(
+            null === $tank ? null : TankFuel::inTank(
                 Volume::millilitres($tank['volume_ml']),
                 Temperature::celsius($tank['now_celsius']),
                 Temperature::celsius($tank['tonight_celsius']),

@@ -22,7 +22,7 @@ final readonly class TankFuel
      *
      * @throws \AwakeShed\Core\Units\ImpossibleAmount when one is outside its interval; temperatures go from −20 to +40 °C
      */
-    public static function of(Volume $volume, Temperature $now, Temperature $tonight): self
+    public static function inTank(Volume $volume, Temperature $now, Temperature $tonight): self
     {
         (new Interval(1.0, 200_000.0, VolumeUnit::Millilitre))->demand($volume);
         $weather = new Interval(-20.0, 40.0, TemperatureUnit::Celsius);

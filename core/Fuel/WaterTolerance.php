@@ -53,7 +53,7 @@ final readonly class WaterTolerance
      *
      * @throws ImpossibleAmount when any of them is outside its interval
      */
-    public function of(float $ethanolFraction, Temperature $at, Volume $tank): ToleratedWater
+    public function tolerated(float $ethanolFraction, Temperature $at, Volume $tank): ToleratedWater
     {
         $mostEthanol = $this->ethanol[\count($this->ethanol) - 1];
         if (!($ethanolFraction >= 0.0 && $ethanolFraction <= $mostEthanol)) {

@@ -50,8 +50,8 @@ final readonly class Closure
         }
         $state = $case->state;
         if (([] !== $this->places && !\in_array($state->place($this->thing), $this->places, true))
-            || ([] !== $this->states && !\in_array($state->of($this->thing), $this->states, true))
-            || \in_array($state->of($this->thing), $this->unlessState, true)) {
+            || ([] !== $this->states && !\in_array($state->stateOf($this->thing), $this->states, true))
+            || \in_array($state->stateOf($this->thing), $this->unlessState, true)) {
             return false;
         }
         $touched = $state->touched($this->thing);

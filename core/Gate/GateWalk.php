@@ -45,7 +45,7 @@ final readonly class GateWalk
     }
 
     /** @return list<GateState> the gates of this machine, in the order they are walked */
-    public function of(CaseFile $case): array
+    public function walked(CaseFile $case): array
     {
         $owed = $this->gatekeeper->looksOwed($case);
         $holds = $this->gatekeeper->standingHolds($case);

@@ -20,7 +20,7 @@ final readonly class JetBore
     }
 
     /** @throws ImpossibleAmount unless 0.1 to 5 mm */
-    public static function of(Length $diameter): self
+    public static function ofDiameter(Length $diameter): self
     {
         (new Interval(0.1, 5.0, LengthUnit::Millimetre))->demand($diameter);
 

@@ -21,7 +21,7 @@ final readonly class WireSet
      *
      * @throws \AwakeShed\Core\Units\ImpossibleAmount when one is outside that
      */
-    public static function of(array $wires): self
+    public static function fromWires(array $wires): self
     {
         foreach ($wires as $wire) {
             (new Interval(0.02, 5.0, LengthUnit::Millimetre))->demand($wire);

@@ -26,7 +26,7 @@ final readonly class ActRooms
         return new self($data['rooms'], $vocabulary);
     }
 
-    public function of(ActDefinition $act): string
+    public function roomOf(ActDefinition $act): string
     {
         return $this->rooms[$act->thing];
     }

@@ -72,7 +72,7 @@ final readonly class Line
      *
      * @return non-empty-list<ElementState> every element, in the order fuel meets them
      */
-    public function of(CaseFile $case, array $suspects): array
+    public function states(CaseFile $case, array $suspects): array
     {
         /** @var array<string, array<string, array{ElementTone, string}>> $spoken element => test => [tone, outcome] */
         $spoken = [];

@@ -65,7 +65,7 @@ final readonly class Dilution
 
     public function band(): DilutionBand
     {
-        return DilutionBand::of($this->fraction);
+        return DilutionBand::forFraction($this->fraction);
     }
 
     /** As the stick is read: so much over the mark that nobody spilled it in. */

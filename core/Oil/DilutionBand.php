@@ -17,7 +17,7 @@ enum DilutionBand: string
     case ChangeFlushAndCure = 'change_flush_cure';
 
     /** @param float $fraction gasoline in the oil, by volume */
-    public static function of(float $fraction): self
+    public static function forFraction(float $fraction): self
     {
         return match (true) {
             $fraction < self::WATCH_BELOW => self::Watch,

@@ -36,7 +36,7 @@ final readonly class GasolineBlend
      *
      * @throws ImpossibleAmount when one is outside its interval
      */
-    public static function of(KinematicViscosity $oil, KinematicViscosity $gasoline, float $fraction): self
+    public static function blended(KinematicViscosity $oil, KinematicViscosity $gasoline, float $fraction): self
     {
         (new Interval(2.0, 1e6, ViscosityUnit::Centistokes))->demand($oil);
         (new Interval(0.2, 2.0, ViscosityUnit::Centistokes))->demand($gasoline);

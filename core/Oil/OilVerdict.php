@@ -26,7 +26,7 @@ final readonly class OilVerdict
     {
     }
 
-    public static function of(CaseFile $case, Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
+    public static function onCase(CaseFile $case, Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
         if (!$vocabulary->applies(self::LOOKS[0], $case->machine)) {
             return new self(OilDecision::NotApplicable, [], []);

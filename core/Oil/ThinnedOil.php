@@ -34,13 +34,13 @@ final readonly class ThinnedOil
      *
      * @throws ImpossibleAmount when one is outside its interval
      */
-    public static function of(KinematicViscosity $at40, KinematicViscosity $at100, float $fraction): self
+    public static function thinned(KinematicViscosity $at40, KinematicViscosity $at100, float $fraction): self
     {
         ImpossibleAmount::unlessBetween($at100->inCentistokes(), 2.0, $at40->inCentistokes(), 'mm²/s');
 
         return new self(
-            GasolineBlend::of($at40, KinematicViscosity::centistokes(self::GASOLINE[0]), $fraction),
-            GasolineBlend::of($at100, KinematicViscosity::centistokes(self::GASOLINE[1]), $fraction),
+            GasolineBlend::blended($at40, KinematicViscosity::centistokes(self::GASOLINE[0]), $fraction),
+            GasolineBlend::blended($at100, KinematicViscosity::centistokes(self::GASOLINE[1]), $fraction),
             ViscosityLine::through(Temperature::celsius(40), $at40, Temperature::celsius(100), $at100),
             $fraction,
         );

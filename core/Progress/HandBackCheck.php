@@ -21,14 +21,14 @@ final readonly class HandBackCheck
     }
 
     /** @param list<Act> $acts */
-    public function of(CaseFile $case, array $acts, PartsLedger $bench, Assessment $assessment): HandBack
+    public function lookOver(CaseFile $case, array $acts, PartsLedger $bench, Assessment $assessment): HandBack
     {
         return new HandBack(
             array_map(static fn ($hold): string => $hold->id, $this->gatekeeper->standingHolds($case)),
-            'drained' === $case->state->of('crankcase'),
+            'drained' === $case->state->stateOf('crankcase'),
             self::cause($case, $acts),
             array_values(array_unique(array_merge([], ...array_map(static fn ($closure): array => $closure->until, $this->gatekeeper->closures($case))))),
-            $this->unproved->of($case, $assessment),
+            $this->unproved->left($case, $assessment),
             ProofRun::left($case),
             [...$this->asks->raised($case), ...$this->asks->atTheBench($bench)],
         );

@@ -28,7 +28,7 @@ final readonly class LookBack
     }
 
     /** @return array<string, non-empty-list<string>> by test whose finding is bad, the acts that cure it, the plainest first; empty before there is anything to look back on */
-    public function of(CaseFile $case): array
+    public function left(CaseFile $case): array
     {
         if ($case->state->last(...self::MOMENTS) < 0 && !$case->says(['start.plain' => ['runs']])) {
             return [];

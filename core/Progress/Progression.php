@@ -30,9 +30,9 @@ final readonly class Progression
     {
     }
 
-    public function of(CaseFile $case, Assessment $assessment): JobProgress
+    public function standOf(CaseFile $case, Assessment $assessment): JobProgress
     {
-        $walk = $this->walk->of($case);
+        $walk = $this->walk->walked($case);
         if (!self::anythingSeen($case)) {
             return new JobProgress(Progress::TakenIn, self::missing($walk));
         }
@@ -59,7 +59,7 @@ final readonly class Progression
     private function atGates(CaseFile $case, array $walk): ?JobProgress
     {
         // Unconditional: whatever else is to be learned, an engine does not stand about without its oil.
-        $duties = 'drained' === $case->state->of('crankcase') ? ['crankcase.filled'] : [];
+        $duties = 'drained' === $case->state->stateOf('crankcase') ? ['crankcase.filled'] : [];
         $missing = [...$duties, ...self::missing($walk)];
 
         return [] === $missing ? null : new JobProgress(Progress::AtGates, $missing);
@@ -111,9 +111,9 @@ final readonly class Progression
 
     private function atFuel(CaseFile $case): ?JobProgress
     {
-        $tank = $case->state->of('tank');
+        $tank = $case->state->stateOf('tank');
         $jar = $case->isVoided('jar.tank') ? null : $case->jars[JarSample::Tank->value] ?? null;
-        $decision = null === $jar || $jar->isBlank() || null === $case->standing('jar.tank') ? null : FuelVerdict::of($jar, self::schoolOf($case))->decision;
+        $decision = null === $jar || $jar->isBlank() || null === $case->standing('jar.tank') ? null : FuelVerdict::onJar($jar, self::schoolOf($case))->decision;
         $waitsFor = match (true) {
             $case->says(self::BAD_FUEL), FuelDecision::Discard === $decision, FuelDecision::PartsWashingOnly === $decision => 'tank.drained',
             $case->says(self::NO_FUEL), \in_array($tank, ['drained', 'flushed', 'dried'], true) => 'tank.filled',

@@ -25,7 +25,7 @@ final readonly class Unproved
     }
 
     /** @return list<string> faults, by id */
-    public function of(CaseFile $case, Assessment $assessment): array
+    public function left(CaseFile $case, Assessment $assessment): array
     {
         $unproved = array_values(array_filter($case->cured(), fn (string $fault): bool => !$this->isProvedGone($fault, $case)));
         foreach ($assessment->faults as $suspect) {

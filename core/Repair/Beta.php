@@ -14,7 +14,7 @@ final readonly class Beta
     }
 
     /** @throws ImpossibleAmount unless both are 0.01 to 100 000 */
-    public static function of(float $a, float $b): self
+    public static function shaped(float $a, float $b): self
     {
         ImpossibleAmount::unlessBetween($a, 0.01, 1e5, '');
         ImpossibleAmount::unlessBetween($b, 0.01, 1e5, '');

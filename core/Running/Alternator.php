@@ -27,7 +27,7 @@ final readonly class Alternator
      *
      * @throws ImpossibleAmount for any other number
      */
-    public static function of(Count $poles): self
+    public static function withPoles(Count $poles): self
     {
         (new Interval(2.0, 8.0, CountUnit::Each))->demand($poles);
         $number = (int) round($poles->inEach());

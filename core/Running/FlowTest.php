@@ -36,7 +36,7 @@ final readonly class FlowTest
      *
      * @throws \AwakeShed\Core\Units\ImpossibleAmount when one is outside its interval
      */
-    public static function of(array $cups, Duration $each, ?Volume $capOpen = null): self
+    public static function fromCups(array $cups, Duration $each, ?Volume $capOpen = null): self
     {
         (new Interval(2.0, 600.0, DurationUnit::Second))->demand($each);
         $flow = static function (Volume $caught) use ($each): VolumeFlow {

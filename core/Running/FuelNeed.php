@@ -39,7 +39,7 @@ final readonly class FuelNeed
      *
      * @throws ImpossibleAmount when one is outside its interval
      */
-    public static function of(Volume $displacement, ShaftSpeed $speed): self
+    public static function atSpeed(Volume $displacement, ShaftSpeed $speed): self
     {
         (new Interval(10.0, 2000.0, VolumeUnit::CubicCentimetre))->demand($displacement);
         (new Interval(500.0, 15_000.0, SpeedUnit::Rpm))->demand($speed);

@@ -26,7 +26,7 @@ final readonly class InletFlow
      *
      * @throws \AwakeShed\Core\Units\ImpossibleAmount when one is outside its interval
      */
-    public static function of(Volume $bucket, Duration $time, VolumeFlow $pump): self
+    public static function fromBucket(Volume $bucket, Duration $time, VolumeFlow $pump): self
     {
         (new Interval(0.0, 200.0, VolumeUnit::Litre))->demand($bucket);
         (new Interval(1.0, 1800.0, DurationUnit::Second))->demand($time);

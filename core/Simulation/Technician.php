@@ -37,7 +37,7 @@ final readonly class Technician
         $minutes = 0.0;
         $tests = $needless = 0;
         $hasNamed = false;
-        $beliefs = Beliefs::of($this->model, $case);
+        $beliefs = Beliefs::fromCase($this->model, $case);
         $snapshot?->see($beliefs, $machine);
         while (([] !== $machine->hindered() && ($whole || !$hasNamed)) || false === $snapshot?->isTaken()) {
             $cure = $this->likelyEnough($beliefs, Suspect::SURE);
@@ -48,7 +48,7 @@ final readonly class Technician
                 $needless += $machine->has($cure) ? 0 : 1;
                 $machine->putRight($cure);
                 $case = $case->with(new PutRight($cure));
-                $beliefs = Beliefs::of($this->model, $case);
+                $beliefs = Beliefs::fromCase($this->model, $case);
                 continue;
             }
             if (null === $test) {
@@ -60,7 +60,7 @@ final readonly class Technician
             ++$tests;
             // One who follows no suggestion stops to think when something is out of the ordinary.
             if (Order::Suggested === $order || 0 !== $this->model->tests[$test]->place($outcome)) {
-                $beliefs = Beliefs::of($this->model, $case);
+                $beliefs = Beliefs::fromCase($this->model, $case);
             }
             $snapshot?->see($beliefs, $machine);
         }

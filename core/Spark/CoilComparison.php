@@ -30,7 +30,7 @@ final readonly class CoilComparison
      *
      * @throws ImpossibleAmount when one is outside its interval
      */
-    public static function of(Resistance $good, ?Resistance $suspect, Steadiness $reading = Steadiness::Steady): self
+    public static function against(Resistance $good, ?Resistance $suspect, Steadiness $reading = Steadiness::Steady): self
     {
         $isErratic = Steadiness::Wanders === $reading;
         (new Interval(0.01, 1e6, ResistanceUnit::Ohm))->demand($good);

@@ -37,7 +37,7 @@ final readonly class EngineClasses
      *
      * @return EngineClass|null null when neither kind nor size tells
      */
-    public function of(?MachineKind $kind, ?float $cc): ?EngineClass
+    public function forEngine(?MachineKind $kind, ?float $cc): ?EngineClass
     {
         $ofKind = array_filter($this->classes, static fn (EngineClass $class): bool => null !== $kind && $class->kind === $kind);
         $candidates = [] !== $ofKind ? $ofKind : array_filter($this->classes, static fn (EngineClass $class): bool => null === $class->kind);

@@ -15,11 +15,11 @@ final readonly class Lookup
     }
 
     /** @param array<string, SpecValue> $page of the shop's own spec book, by the figure's name; empty for none */
-    public static function of(MachineFacts $machine, array $page, EngineClasses $classes): self
+    public static function onPage(MachineFacts $machine, array $page, EngineClasses $classes): self
     {
         $cc = $machine->displacementCc ?? ($page[SpecFigure::Displacement->value] ?? null)?->amount;
 
-        return new self($machine, $page, $classes->of($machine->kind, $cc));
+        return new self($machine, $page, $classes->forEngine($machine->kind, $cc));
     }
 
     public function find(SpecFigure $figure): ?FoundFigure

@@ -148,7 +148,7 @@ final readonly class StagePlan
      *
      * @return non-empty-list<StageState>
      */
-    public function of(CaseFile $case, array $acts): array
+    public function states(CaseFile $case, array $acts): array
     {
         $schools = $this->vocabulary->followed($case->schools);
 
@@ -210,7 +210,7 @@ final readonly class StagePlan
      */
     public static function pulls(array $acts): PullLog
     {
-        return PullLog::of(array_map(static fn (Act $act): Volume => Volume::millilitres($act->figures['thrown_ml'] ?? 0.0), self::actsOf(self::PULL, $acts)));
+        return PullLog::fromPulls(array_map(static fn (Act $act): Volume => Volume::millilitres($act->figures['thrown_ml'] ?? 0.0), self::actsOf(self::PULL, $acts)));
     }
 
     /** @param list<Act> $done of this step */

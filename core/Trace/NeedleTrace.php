@@ -62,7 +62,7 @@ final readonly class NeedleTrace
      *
      * @throws \AwakeShed\Core\Units\ImpossibleAmount when the strict loss is outside that
      */
-    public static function of(Series $pressures, ?Pressure $strict = null): self
+    public static function fromPressures(Series $pressures, ?Pressure $strict = null): self
     {
         $strict ??= Pressure::psi(self::STRICT_LOSS_PSI);
         (new Interval(0.05, 1.0, PressureUnit::Psi))->demand($strict);
@@ -280,7 +280,7 @@ final readonly class NeedleTrace
             return null;
         }
         $part = $bins->between(...$hold);
-        $line = Statistics::line(Series::of($part->times, array_map(static fn (float $pascals): float => log(max(1.0, $pascals)), $part->values)));
+        $line = Statistics::line(Series::fromSamples($part->times, array_map(static fn (float $pascals): float => log(max(1.0, $pascals)), $part->values)));
 
         // Flat within its scatter, it has none.
         return null === $line || $line['slope'] >= -2 * $line['error'] || $line['slope'] > -1e-7 ? null : Duration::seconds(log(2) / -$line['slope']);

@@ -36,7 +36,7 @@ final readonly class Series
      *
      * @throws UnreadableSeries when there are more than 200 000 samples, or not as many times as values
      */
-    public static function of(array $times, array $values): self
+    public static function fromSamples(array $times, array $values): self
     {
         if (\count($times) !== \count($values)) {
             throw UnreadableSeries::uneven(\count($times), \count($values));

@@ -23,7 +23,7 @@ final readonly class SeriesFile
     {
     }
 
-    public static function of(Series $series, Unit $unit): self
+    public static function fromSeries(Series $series, Unit $unit): self
     {
         return new self($series, $unit, 0);
     }
@@ -78,7 +78,7 @@ final readonly class SeriesFile
             throw UnreadableSeries::empty();
         }
 
-        return new self(Series::of($times, $values), $unit, $missing);
+        return new self(Series::fromSamples($times, $values), $unit, $missing);
     }
 
     public static function print(Series $series, Unit $unit): string

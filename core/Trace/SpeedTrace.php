@@ -68,7 +68,7 @@ final readonly class SpeedTrace
      * @param Series          $speeds rad/s
      * @param ShaftSpeed|null $limit  it must not pass; null: none is known
      */
-    public static function of(Series $speeds, ?ShaftSpeed $limit = null): self
+    public static function fromSpeeds(Series $speeds, ?ShaftSpeed $limit = null): self
     {
         $bins = $speeds->binned(max(self::BIN, $speeds->step()));
         [$from, $to] = self::running($bins);

@@ -41,7 +41,7 @@ final readonly class AnonymousDoor
         $parameters = [];
         $member = $request->isMethodSafe() ? null : $this->who->read($request);
         if (null !== $member && self::isFromUs($request)) {
-            $kept = KeptInput::of($request);
+            $kept = KeptInput::fromRequest($request);
             if (null !== $kept) {
                 $this->kept->keep($member, $kept);
                 $parameters = ['kept' => 1];

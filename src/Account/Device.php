@@ -14,7 +14,7 @@ final readonly class Device
     {
     }
 
-    public static function of(string $agent): string
+    public static function fromUserAgent(string $agent): string
     {
         return implode(', ', array_filter([self::named(self::BROWSERS, $agent), self::named(self::SYSTEMS, $agent)], is_string(...)));
     }

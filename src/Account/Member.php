@@ -74,7 +74,7 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
                 throw new \InvalidArgumentException('A person has a name of 1 to 60 characters.');
             }
         }
-        $this->signInName = SignInName::of($signInName);
+        $this->signInName = SignInName::fromTyped($signInName);
         $this->name = trim($name);
         $this->secondFactor = new SecondFactor();
         $this->role = $role;

@@ -23,7 +23,7 @@ final class MemberRepository extends ServiceEntityRepository
 
     public function withSignInName(string $signInName): ?Member
     {
-        return $this->findOneBy(['signInName' => SignInName::of($signInName)]);
+        return $this->findOneBy(['signInName' => SignInName::fromTyped($signInName)]);
     }
 
     /** A name that is taken, or that a reader would take for one that is. */
@@ -31,7 +31,7 @@ final class MemberRepository extends ServiceEntityRepository
     {
         $looks = SignInName::looks($signInName);
         foreach ($this->createQueryBuilder('person')->select('person.signInName')->getQuery()->getSingleColumnResult() as $name) {
-            if (\is_string($name) && (SignInName::of($signInName) === $name || '' !== $looks && SignInName::looks($name) === $looks)) {
+            if (\is_string($name) && (SignInName::fromTyped($signInName) === $name || '' !== $looks && SignInName::looks($name) === $looks)) {
                 return true;
             }
         }

@@ -38,7 +38,7 @@ final class OpenSessionRepository extends ServiceEntityRepository
     }
 
     /** @return list<OpenSession> a person's open ones, seen last first */
-    public function of(Member $member): array
+    public function ofMember(Member $member): array
     {
         return $this->findBy(['member' => $member, 'endedAt' => null], ['seenAt' => 'DESC']);
     }

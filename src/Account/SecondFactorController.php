@@ -110,7 +110,7 @@ final class SecondFactorController extends AbstractController
         return $this->render('account/my_second_factor.html.twig', [
             'is_on' => false,
             'secret' => implode(' ', str_split($secret, 4)),
-            'qr' => QrCode::of(Totp::address($secret, 'Awake Shed', $member->getSignInName())),
+            'qr' => QrCode::encoding(Totp::address($secret, 'Awake Shed', $member->getSignInName())),
             'problem' => $problem,
         ], new Response(status: null === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }

@@ -88,7 +88,7 @@ final readonly class SessionKeeper
 
     public function open(Member $member, Request $request): OpenSession
     {
-        $session = new OpenSession($member, Device::of((string) $request->headers->get('User-Agent')), $this->clock->now());
+        $session = new OpenSession($member, Device::fromUserAgent((string) $request->headers->get('User-Agent')), $this->clock->now());
         $this->entities->persist($session);
         $this->entities->flush();
         $member->inSession($session->getId());

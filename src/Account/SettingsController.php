@@ -67,7 +67,7 @@ final class SettingsController extends AbstractController
             'password' => $password->createView(),
             'member' => $member,
             'differences' => $changed->differences ?? [],
-            'sessions' => $this->sessions->of($member),
+            'sessions' => $this->sessions->ofMember($member),
         ], new Response(status: $preferences->isSubmitted() || $password->isSubmitted() ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK));
     }
 

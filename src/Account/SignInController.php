@@ -49,7 +49,7 @@ final class SignInController extends AbstractController
         if ($isAsked) {
             $name = mb_substr($request->getPayload()->getString('name'), 0, Member::LONGEST_NAME);
             // For one name as for one address: else a mailbox could be filled from many.
-            if ($lostPasswordLimiter->create('from '.$request->getClientIp())->consume()->isAccepted() && $lostPasswordLimiter->create('for '.SignInName::of($name))->consume()->isAccepted()) {
+            if ($lostPasswordLimiter->create('from '.$request->getClientIp())->consume()->isAccepted() && $lostPasswordLimiter->create('for '.SignInName::fromTyped($name))->consume()->isAccepted()) {
                 $lost->ask($name);
             }
         }

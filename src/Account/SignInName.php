@@ -12,7 +12,7 @@ final readonly class SignInName
     }
 
     /** Wide, ligated and capital letters become the plain small ones (Unicode NFKC and case folding); accents stay what they are. */
-    public static function of(string $typed): string
+    public static function fromTyped(string $typed): string
     {
         $text = trim(mb_scrub($typed));
         $plain = \Normalizer::normalize($text, \Normalizer::FORM_KC);
@@ -23,7 +23,7 @@ final readonly class SignInName
     /** What somebody else's name could be mistaken for: without accents, in Latin letters. */
     public static function looks(string $name): string
     {
-        $plain = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', self::of($name));
+        $plain = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', self::fromTyped($name));
 
         return (string) preg_replace('/[^a-z0-9]/', '', strtr(false === $plain ? $name : $plain, ['0' => 'o', '1' => 'l', 'i' => 'l']));
     }

@@ -150,7 +150,7 @@ final readonly class CalcForms
 
         return match (true) {
             null !== $school => $input->read($school),
-            $input->default() instanceof Release => Release::of($job->getMachine()->facts()),
+            $input->default() instanceof Release => Release::forMachine($job->getMachine()->facts()),
             default => $input->default(),
         };
     }

@@ -66,7 +66,7 @@ final readonly class Bath
                 $code = $job->getId().'-'.$part->place;
                 if (\in_array($code, $codes, true)) {
                     $move = MoveKind::Clean->move($part->place, ['method' => Method::Ultrasonic->value]);
-                    $this->recorder->moved($job, $by, $key->of($code), static fn (): Move => $move, $isFirst ? fn (NewEntry $entry) => $this->time($job, $by, Method::Ultrasonic, $entry) : null);
+                    $this->recorder->moved($job, $by, $key->forPart($code), static fn (): Move => $move, $isFirst ? fn (NewEntry $entry) => $this->time($job, $by, Method::Ultrasonic, $entry) : null);
                     $isFirst = false;
                     ++$in;
                 }

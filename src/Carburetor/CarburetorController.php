@@ -62,7 +62,7 @@ final class CarburetorController extends AbstractController
             'chosen' => $ledger->parts[$place] ?? null,
             'renews' => 'renew_both' === $this->vocabulary->followed($job->getSchools())['needle_seat'],
             'next' => array_values(array_filter($ledger->stillOn(), static fn (PartKind $kind): bool => $kind->id === $asked))[0] ?? $ledger->nextOff('bowl_only' === $this->vocabulary->followed($job->getSchools())['carb_access']),
-            'sizes' => null === $ledger->type ? [] : $sizes->of($ledger->type->id),
+            'sizes' => null === $ledger->type ? [] : $sizes->forType($ledger->type->id),
             'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === 'place-'.$place)),
         ]);
     }
@@ -82,8 +82,8 @@ final class CarburetorController extends AbstractController
 
         return $this->show('map', $job, $record, [
             'port' => $port,
-            'drawing' => [] === $ledger->passages() || null === $ledger->type ? null : SectionDrawing::of($ledger->type, $ledger->passages(), $port),
-            'wires' => $wires->of($ledger),
+            'drawing' => [] === $ledger->passages() || null === $ledger->type ? null : SectionDrawing::ofCarburetor($ledger->type, $ledger->passages(), $port),
+            'wires' => $wires->forLedger($ledger),
             'closed' => $gatekeeper->closed($record->case(), array_values(array_unique(array_filter(array_map(static fn (PassageState $state): ?string => $state->passage->test, $ledger->passages()), is_string(...))))),
         ]);
     }
@@ -121,7 +121,7 @@ final class CarburetorController extends AbstractController
             $this->addFlash('said', 'A template wants a name, and a ledger with parts.');
         } else {
             $once->run($key, $member->getId(), static function () use ($entities, $name, $ledger, $member, $clock): null {
-                $entities->persist(new OwnTemplate($name, $ledger->type->id ?? Carburetors::FREE, RemovalTemplate::of($ledger), $member, $clock->now()));
+                $entities->persist(new OwnTemplate($name, $ledger->type->id ?? Carburetors::FREE, RemovalTemplate::fromLedger($ledger), $member, $clock->now()));
 
                 return null;
             });

@@ -25,15 +25,15 @@ final readonly class FittingWires
     }
 
     /** @return array<string, array{bore: Length, isRead: bool, wire: Length|null}> by passage, where a bore is known */
-    public function of(PartsLedger $ledger): array
+    public function forLedger(PartsLedger $ledger): array
     {
-        $set = WireSet::of($this->reader->wires());
+        $set = WireSet::fromWires($this->reader->wires());
         $wires = [];
         foreach ($ledger->passages() as $state) {
             $read = $this->read($ledger, self::JETS[$state->passage->id] ?? '');
             $bore = $read ?? (null === $state->passage->boreMm ? null : Length::millimetres($state->passage->boreMm));
             if (null !== $bore) {
-                $wires[$state->passage->id] = ['bore' => $bore, 'isRead' => null !== $read, 'wire' => $set->forBore(JetBore::of($bore))];
+                $wires[$state->passage->id] = ['bore' => $bore, 'isRead' => null !== $read, 'wire' => $set->forBore(JetBore::ofDiameter($bore))];
             }
         }
 
@@ -45,7 +45,7 @@ final readonly class FittingWires
         $jet = array_values(array_filter($ledger->parts, static fn (Part $part): bool => $part->kind === $kind))[0] ?? null;
         try {
             $bore = $this->quantities->read($jet->notes['bore'] ?? '', Measure::Bore, Length::class);
-            JetBore::of($bore);
+            JetBore::ofDiameter($bore);
 
             return $bore;
         } catch (Refusal) {

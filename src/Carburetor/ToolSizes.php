@@ -15,7 +15,7 @@ final readonly class ToolSizes
     }
 
     /** @return array<string, string> part => size */
-    public function of(string $type): array
+    public function forType(string $type): array
     {
         $sizes = [];
         foreach ($this->entities->getRepository(ToolSize::class)->findBy(['type' => $type]) as $size) {

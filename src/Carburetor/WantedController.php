@@ -38,7 +38,7 @@ final class WantedController extends AbstractController
     #[Route('/parts.csv', name: 'parts_csv', methods: ['GET'])]
     public function csv(): Response
     {
-        $csv = CsvText::of(['state', 'quantity', 'part', 'job', 'machine', 'changed_at', 'by'], array_map(static fn (WantedPart $part): array => [
+        $csv = CsvText::fromRows(['state', 'quantity', 'part', 'job', 'machine', 'changed_at', 'by'], array_map(static fn (WantedPart $part): array => [
             $part->getState()->value, $part->getQuantity(), $part->getName(), $part->getJob()->getId(), $part->getJob()->getMachine()->getLabel(), $part->getChangedAt()->format(\DATE_ATOM), $part->getBy()->getName(),
         ], $this->wanted->open()));
 

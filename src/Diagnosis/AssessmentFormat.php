@@ -62,8 +62,8 @@ final readonly class AssessmentFormat
             ], $assessment->contradictions),
             'verdicts' => [...$this->oil($case), ...$this->fuel($case)],
             'state' => (object) $case->things(),
-            'stand' => $this->stand($this->progression->of($case, $assessment)),
-            'unproved' => $this->unproved->of($case, $assessment),
+            'stand' => $this->stand($this->progression->standOf($case, $assessment)),
+            'unproved' => $this->unproved->left($case, $assessment),
             'asks' => array_map(fn (RaisedAsk $raised): array => ['id' => $raised->ask->value, 'why' => $this->words->ask($raised->ask)], $this->asks->raised($case)),
         ];
     }
@@ -113,7 +113,7 @@ final readonly class AssessmentFormat
             if ('tank' === $sample && $case->isVoided('jar.tank')) {
                 continue;
             }
-            $decision = FuelVerdict::of($jar, Progression::schoolOf($case))->decision->value;
+            $decision = FuelVerdict::onJar($jar, Progression::schoolOf($case))->decision->value;
             $verdicts[] = ['id' => 'fuel.'.$sample, 'value' => $decision, 'unit' => '', 'band' => $decision, 'text' => $this->translator->trans('fuel.'.$decision, [], 'trade')];
         }
 

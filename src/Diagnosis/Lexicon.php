@@ -16,7 +16,7 @@ final readonly class Lexicon
     {
     }
 
-    public function of(MachineFacts $machine): Shorthand
+    public function forMachine(MachineFacts $machine): Shorthand
     {
         $lexicon = [];
         foreach ($this->vocabulary->tests as $test) {

@@ -69,7 +69,7 @@ final class LikelyController extends AbstractController
         $steps = \array_slice($telling, max(0, $earlier));
         $course = $this->assessor->course($start, [[], ...array_map($record->eventsOf(...), $steps)]);
 
-        return $this->render('diagnosis/course.html.twig', ['job' => $job, 'steps' => $steps, 'drawing' => CourseDrawing::of($course), 'earlier' => max(0, $earlier)]);
+        return $this->render('diagnosis/course.html.twig', ['job' => $job, 'steps' => $steps, 'drawing' => CourseDrawing::ofBeliefs($course), 'earlier' => max(0, $earlier)]);
     }
 
     #[Route('/tests/{test}', name: 'test', requirements: ['test' => '[a-z_]+\.[a-z_]+'], methods: ['GET'])]

@@ -26,7 +26,7 @@ final class RoomController extends AbstractController
     public function room(Job $job, string $room, Line $line, Recorder $recorder, JobPages $pages, TestCards $bearings, ActRooms $acts, ActEffects $effects, Shelf $shelf): Response
     {
         $tests = $line->rooms[$room] ?? throw $this->createNotFoundException('There is no such room on the line.');
-        $page = $pages->of($recorder->open($job));
+        $page = $pages->forRecord($recorder->open($job));
         $element = Element::tryFrom($room);
         $here = null === $element ? [] : $line->faultsOf($element);
 

@@ -38,7 +38,7 @@ final readonly class ShopOdds
 
     public function model(): FaultModel
     {
-        return FaultModel::of($this->odds());
+        return FaultModel::fromOdds($this->odds());
     }
 
     /**

@@ -40,7 +40,7 @@ final class ShortController extends AbstractController
         return $this->render('diagnosis/_hits.html.twig', [
             'typed' => [] !== $parts,
             'earlier' => \array_slice($parts, 0, -1),
-            'readings' => [] === $parts ? [] : $this->lexicon->of($job->getMachine()->facts())->readings($parts[array_key_last($parts)]),
+            'readings' => [] === $parts ? [] : $this->lexicon->forMachine($job->getMachine()->facts())->readings($parts[array_key_last($parts)]),
         ]);
     }
 
@@ -51,7 +51,7 @@ final class ShortController extends AbstractController
         $key = $button->check($request);
         $line = $button->text($request, 'line');
         $parts = Shorthand::split($line);
-        $shorthand = $this->lexicon->of($job->getMachine()->facts());
+        $shorthand = $this->lexicon->forMachine($job->getMachine()->facts());
         $meant = array_map($shorthand->plain(...), $parts);
         $findings = array_values(array_filter($meant, static fn (Finding|Done|null $meant): bool => null !== $meant));
         if ([] === $parts || \count($findings) < \count($parts)) {

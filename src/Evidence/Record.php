@@ -115,7 +115,7 @@ final class Record
                 $moves[$entry->id] = $content->move;
             }
         }
-        $bench = $this->bench->of($moves);
+        $bench = $this->bench->told($moves);
         foreach ($this->counting() as $entry) {
             $content = $entry->content();
             $told[$entry->id] = [...($content instanceof StepDone ? $this->plan->told($content->act) : $bench[$entry->id] ?? []), ...$content->events()];

@@ -209,9 +209,9 @@ final readonly class Recorder
     public function rewrite(Job $job, Member $by, RequestKey $key, \Closure $write, bool $evenIfHandedBack = false): void
     {
         $this->change($job, $by, $key, function (Record $record) use ($job, $by, $write): ?NewEntry {
-            $before = JobSheet::of($job);
+            $before = JobSheet::fromJob($job);
             $write($record);
-            $changes = $before->changesTo(JobSheet::of($job));
+            $changes = $before->changesTo(JobSheet::fromJob($job));
 
             return [] === $changes['after'] ? null : NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new Rewritten($changes['before'], $changes['after']));
         }, $evenIfHandedBack);
@@ -248,7 +248,7 @@ final readonly class Recorder
             $this->entries->strike($entry, $struck);
         }
         $case = ([] === $unsettled ? $record : $this->open($job))->case();
-        $job->nowStands($this->progression->of($case, $this->assessor->assess($case)));
+        $job->nowStands($this->progression->standOf($case, $this->assessor->assess($case)));
     }
 
     /** @param \Closure(Record): ?NewEntry $make null when nothing came of it */

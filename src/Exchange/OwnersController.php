@@ -33,7 +33,7 @@ final class OwnersController extends AbstractController
     {
         $name = trim($request->query->getString('name'));
 
-        return $this->render('exchange/owners.html.twig', ['name' => $name, 'jobs' => '' === $name ? [] : $this->owners->of($name), 'like' => '' === $name ? [] : $this->owners->namesLike($name)]);
+        return $this->render('exchange/owners.html.twig', ['name' => $name, 'jobs' => '' === $name ? [] : $this->owners->ofOwner($name), 'like' => '' === $name ? [] : $this->owners->namesLike($name)]);
     }
 
     #[Route('/owners.json', name: 'owner_export', methods: ['GET'])]
@@ -49,7 +49,7 @@ final class OwnersController extends AbstractController
             'handed_back' => $job->getHandedBackAt()?->format(\DATE_ATOM),
             'remarks' => $job->getRemarks(),
             'case' => json_decode($cases->print($recorder->open($job)->case()), true, flags: \JSON_THROW_ON_ERROR),
-        ], $this->owners->of($name));
+        ], $this->owners->ofOwner($name));
         $response = new JsonResponse(['owner' => $name, 'jobs' => $kept]);
         $response->headers->set('Content-Disposition', 'attachment; filename="owner.json"');
 

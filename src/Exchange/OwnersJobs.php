@@ -24,7 +24,7 @@ final readonly class OwnersJobs
     }
 
     /** @return list<Job> of one owner, by the exact name, oldest first */
-    public function of(string $name): array
+    public function ofOwner(string $name): array
     {
         /** @var list<Job> $jobs */
         $jobs = $this->entities->createQueryBuilder()->select('job', 'machine')->from(Job::class, 'job')
@@ -52,7 +52,7 @@ final readonly class OwnersJobs
      */
     public function erase(string $name): int
     {
-        $jobs = $this->of($name);
+        $jobs = $this->ofOwner($name);
         foreach ($jobs as $job) {
             $machine = $job->getMachine();
             $machine->describe($machine->getLabel(), $machine->facts(), self::NOBODY, '');

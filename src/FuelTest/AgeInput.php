@@ -13,7 +13,7 @@ final class AgeInput implements JarInput
     public ?CalendarSpan $age = null;
     public bool $unknown = false;
 
-    public static function of(JarReading $jar): self
+    public static function fromReading(JarReading $jar): self
     {
         $input = new self();
         $input->age = null === $jar->age?->months ? null : CalendarSpan::months($jar->age->months);

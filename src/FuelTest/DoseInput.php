@@ -20,7 +20,7 @@ final class DoseInput implements JarInput
     #[Assert\NotNull(message: 'Where does it stand after?')]
     public ?Volume $after = null;
 
-    public static function of(JarReading $jar): self
+    public static function fromReading(JarReading $jar): self
     {
         $input = new self();
         $input->dose = $jar->growth?->dose;

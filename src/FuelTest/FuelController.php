@@ -159,7 +159,7 @@ final class FuelController extends AbstractController
     #[Route('/jar.svg', name: 'fuel_drawing', methods: ['GET'])]
     public function drawing(Job $job, JarSample $sample): Response
     {
-        $fuel = $this->pages->of($job, $sample);
+        $fuel = $this->pages->forJar($job, $sample);
         if (null === $fuel->jar->layers) {
             throw $this->createNotFoundException('Nothing has been read of this jar.');
         }
@@ -177,9 +177,9 @@ final class FuelController extends AbstractController
      */
     private function page(Job $job, JarSample $sample, ?FormInterface $tried = null, ?JarPart $triedPart = null, ?int $basedOn = null): Response
     {
-        $fuel = $this->pages->of($job, $sample);
+        $fuel = $this->pages->forJar($job, $sample);
         $views = [];
-        foreach (JarPart::of($sample) as $part) {
+        foreach (JarPart::forSample($sample) as $part) {
             $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->record->jarEntry($sample)?->id);
             $views[$part->value] = $form->createView();
             if ($part === $triedPart && null !== $basedOn) {

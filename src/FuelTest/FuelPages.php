@@ -41,7 +41,7 @@ final readonly class FuelPages
     ) {
     }
 
-    public function of(Job $job, JarSample $sample): FuelPage
+    public function forJar(Job $job, JarSample $sample): FuelPage
     {
         $record = $this->recorder->open($job);
         $case = $record->case();
@@ -57,10 +57,10 @@ final readonly class FuelPages
             $record,
             $sample,
             $jar,
-            FuelVerdict::of($jar, $school),
+            FuelVerdict::onJar($jar, $school),
             $school,
             FuelVerdict::streamOf($jar),
-            JarDrawing::of($jar->layers ?? JarLayers::read($height, Volume::millilitres(self::USUAL_VOLUME_ML), Volume::zero()), $jar->look),
+            JarDrawing::ofLayers($jar->layers ?? JarLayers::read($height, Volume::millilitres(self::USUAL_VOLUME_ML), Volume::zero()), $jar->look),
             $jar->shift?->content(),
             $this->budget($jar, $case),
             $wait,
@@ -83,8 +83,8 @@ final readonly class FuelPages
         };
         try {
             return new WaterBudget(
-                $this->tolerance->of($ethanol, $jar->tank->now, $jar->tank->volume),
-                $this->tolerance->of($ethanol, $jar->tank->tonight, $jar->tank->volume),
+                $this->tolerance->tolerated($ethanol, $jar->tank->now, $jar->tank->volume),
+                $this->tolerance->tolerated($ethanol, $jar->tank->tonight, $jar->tank->volume),
                 $ethanol,
                 $source,
             );

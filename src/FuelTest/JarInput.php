@@ -9,7 +9,7 @@ use AwakeShed\Core\Fuel\JarReading;
 /** What one card of the jar page holds, complete or not. */
 interface JarInput
 {
-    public static function of(JarReading $jar): self;
+    public static function fromReading(JarReading $jar): self;
 
     /**
      * The jar with this card's readings in place of its old ones; a card left empty takes them out.

@@ -18,7 +18,7 @@ enum JarPart: string
     case Tank = 'tank';
 
     /** @return list<self> what is asked of a sample: the tank's water budget is no business of a bowl's */
-    public static function of(JarSample $sample): array
+    public static function forSample(JarSample $sample): array
     {
         return array_values(array_filter(self::cases(), static fn (self $part): bool => self::Tank !== $part || JarSample::Tank === $sample));
     }
@@ -26,12 +26,12 @@ enum JarPart: string
     public function input(JarReading $jar): JarInput
     {
         return match ($this) {
-            self::Layers => LayersInput::of($jar),
-            self::Look => LookInput::of($jar),
-            self::Age => AgeInput::of($jar),
-            self::Shift => ShiftInput::of($jar),
-            self::Dose => DoseInput::of($jar),
-            self::Tank => TankInput::of($jar),
+            self::Layers => LayersInput::fromReading($jar),
+            self::Look => LookInput::fromReading($jar),
+            self::Age => AgeInput::fromReading($jar),
+            self::Shift => ShiftInput::fromReading($jar),
+            self::Dose => DoseInput::fromReading($jar),
+            self::Tank => TankInput::fromReading($jar),
         };
     }
 

@@ -23,7 +23,7 @@ final class LayersInput implements JarInput
     public ?Volume $lower = null;
     public ?LayerEdge $edge = null;
 
-    public static function of(JarReading $jar): self
+    public static function fromReading(JarReading $jar): self
     {
         $input = new self();
         $input->height = $jar->layers?->height;

@@ -23,7 +23,7 @@ final class LookInput implements JarInput
     public array $specks = [];
     public ?FuelSmell $smell = null;
 
-    public static function of(JarReading $jar): self
+    public static function fromReading(JarReading $jar): self
     {
         $input = new self();
         $input->clarity = $jar->look->clarity;

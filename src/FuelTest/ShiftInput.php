@@ -26,7 +26,7 @@ final class ShiftInput implements JarInput
 
     public ?Volume $readingError = null;
 
-    public static function of(JarReading $jar): self
+    public static function fromReading(JarReading $jar): self
     {
         $input = new self();
         $input->fuel = $jar->shift?->fuel;

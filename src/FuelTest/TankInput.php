@@ -21,7 +21,7 @@ final class TankInput implements JarInput
     #[Assert\NotNull(message: 'How cold will the night be?')]
     public ?Temperature $tonight = null;
 
-    public static function of(JarReading $jar): self
+    public static function fromReading(JarReading $jar): self
     {
         $input = new self();
         $input->volume = $jar->tank?->volume;
@@ -35,6 +35,6 @@ final class TankInput implements JarInput
     {
         return $jar->withTank(null === $this->volume || null === $this->now || null === $this->tonight
             ? null
-            : TankFuel::of($this->volume, $this->now, $this->tonight));
+            : TankFuel::inTank($this->volume, $this->now, $this->tonight));
     }
 }

@@ -29,6 +29,6 @@ final class GatesController extends AbstractController
             $byGate[$photo->getGate() ?? ''][] = $photo;
         }
 
-        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->of($case), OilVerdict::of($case, $vocabulary, $gatekeeper), $byGate)]);
+        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->walked($case), OilVerdict::onCase($case, $vocabulary, $gatekeeper), $byGate)]);
     }
 }

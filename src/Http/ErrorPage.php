@@ -77,8 +77,8 @@ final readonly class ErrorPage
     private static function kept(string $code, Request $request): ?KeptInput
     {
         return match ($code) {
-            'database', 'disk', 'ours', 'stale_form' => KeptInput::of($request),
-            'used_key' => KeptInput::of($request)?->underAFreshKey(),
+            'database', 'disk', 'ours', 'stale_form' => KeptInput::fromRequest($request),
+            'used_key' => KeptInput::fromRequest($request)?->underAFreshKey(),
             default => null,
         };
     }

@@ -22,7 +22,7 @@ final readonly class KeptInput
     }
 
     /** @return self|null null when nothing was sent that a second sending would need, or too much to keep */
-    public static function of(Request $request): ?self
+    public static function fromRequest(Request $request): ?self
     {
         $pairs = explode('&', http_build_query($request->request->all()));
         $fields = [];

@@ -53,7 +53,7 @@ final class IntakeController extends AbstractController
     #[IsGranted(JobVoter::RECORD, 'job')]
     public function machine(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
-        $input = IntakeInput::of($job);
+        $input = IntakeInput::fromJob($job);
         $fresh = fn (IntakeInput $filled): FormInterface => $this->createForm(IntakeType::class, $filled, ['with_claims' => false]);
         $form = $fresh($input);
         $form->handleRequest($request);
@@ -61,7 +61,7 @@ final class IntakeController extends AbstractController
         if ($form->isSubmitted() && $form->isValid()) {
             try {
                 $this->intake->describe($job, $input, $member, RequestKeyExtension::keyOf($form, $request), function () use ($form, $input, $job, $fresh): void {
-                    $this->sideBySide->demandUnchanged($form, $fresh($input), $fresh(IntakeInput::of($job)));
+                    $this->sideBySide->demandUnchanged($form, $fresh($input), $fresh(IntakeInput::fromJob($job)));
                 });
                 $this->addFlash('said', 'Saved.');
 

@@ -73,7 +73,7 @@ final class IntakeInput
     #[Assert\Count(max: 12, maxMessage: 'Twelve pictures at a time are enough; add the others from the job.')]
     public array $photos = [];
 
-    public static function of(Job $job): self
+    public static function fromJob(Job $job): self
     {
         $machine = $job->getMachine();
         $facts = $machine->facts();

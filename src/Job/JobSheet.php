@@ -20,7 +20,7 @@ final readonly class JobSheet
     {
     }
 
-    public static function of(Job $job): self
+    public static function fromJob(Job $job): self
     {
         $machine = $job->getMachine();
 
@@ -58,7 +58,7 @@ final readonly class JobSheet
      */
     public static function write(Job $job, array $values): void
     {
-        $now = array_filter($values + self::of($job)->values, static fn (mixed $value): bool => null !== $value);
+        $now = array_filter($values + self::fromJob($job)->values, static fn (mixed $value): bool => null !== $value);
         $now = array_diff_key($now, array_filter($values, is_null(...)));
         $text = static fn (string $key): string => \is_string($now[$key] ?? null) ? $now[$key] : '';
         $machine = array_diff_key($now, array_flip(self::OWN_KEYS));

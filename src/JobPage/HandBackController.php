@@ -72,7 +72,7 @@ final class HandBackController extends AbstractController
     {
         $case = $record->case();
 
-        return $this->check->of($case, $record->acts(), $record->ledger(), $this->assessor->assess($case));
+        return $this->check->lookOver($case, $record->acts(), $record->ledger(), $this->assessor->assess($case));
     }
 
     private function partsWantedFor(Job $job): int

@@ -26,11 +26,11 @@ final class JobController extends AbstractController
     #[Route('', name: 'job', methods: ['GET'])]
     public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted, LookBack $lookBack): Response
     {
-        $page = $this->pages->of($this->recorder->open($job));
+        $page = $this->pages->forRecord($this->recorder->open($job));
 
         return $this->render('job/job.html.twig', [
             'page' => $page,
-            'left_behind' => \count($lookBack->of($page->case)),
+            'left_behind' => \count($lookBack->left($page->case)),
             'photos' => $photos->ofJob($job),
             'waste' => $waste->ofJob($job),
             'wanted' => $wanted->waitedFor([$job->getId()])[$job->getId()] ?? 0,
@@ -41,7 +41,7 @@ final class JobController extends AbstractController
     public function line(Job $job): Response
     {
         $response = $this->render('drawing/line.svg.twig', [
-            'drawing' => $this->pages->of($this->recorder->open($job))->line,
+            'drawing' => $this->pages->forRecord($this->recorder->open($job))->line,
             'standalone' => true,
         ]);
         $response->headers->set('Content-Type', 'image/svg+xml');

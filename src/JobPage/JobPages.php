@@ -29,7 +29,7 @@ final readonly class JobPages
     ) {
     }
 
-    public function of(Record $record): JobPage
+    public function forRecord(Record $record): JobPage
     {
         $case = $record->case();
         $school = Progression::schoolOf($case);
@@ -39,12 +39,12 @@ final readonly class JobPages
             $record->job,
             $record,
             $case,
-            $this->lines->of($record->job, $case, $assessment->faults),
+            $this->lines->draw($record->job, $case, $assessment->faults),
             $assessment,
-            $this->walk->of($case),
+            $this->walk->walked($case),
             ShutActs::by($this->gatekeeper->closed($case, self::ACTS)),
-            OilVerdict::of($case, $this->vocabulary, $this->gatekeeper),
-            array_map(static fn ($jar): FuelVerdict => FuelVerdict::of($jar, $school), $case->jars),
+            OilVerdict::onCase($case, $this->vocabulary, $this->gatekeeper),
+            array_map(static fn ($jar): FuelVerdict => FuelVerdict::onJar($jar, $school), $case->jars),
         );
     }
 }

@@ -21,10 +21,10 @@ final readonly class LineDrawer
     }
 
     /** @param list<Suspect> $suspects most likely first */
-    public function of(Job $job, CaseFile $case, array $suspects): LineDrawing
+    public function draw(Job $job, CaseFile $case, array $suspects): LineDrawing
     {
         return LineDrawing::laidOut(
-            $this->line->of($case, $suspects),
+            $this->line->states($case, $suspects),
             fn (Element $element): string => $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $element->value]),
             fn (Element $element): array => $this->rooms->things($element->value, $case),
             $this->rooms->things('machine', $case),

@@ -26,7 +26,7 @@ final readonly class NextPlaces
     }
 
     #[AsTwigFunction('next_of')]
-    public function of(Job $job): ?Next
+    public function nextOf(Job $job): ?Next
     {
         $id = $job->getWaitsFor();
         if ('' === $id) {
@@ -81,7 +81,7 @@ final readonly class NextPlaces
             return ['stage', ['stage' => (string) strstr($step->id, '.', true), '_fragment' => 'step-'.str_replace('.', '-', $step->id)]];
         }
         if (isset($this->vocabulary->acts[$id])) {
-            return ['room', ['room' => $this->rooms->of($this->vocabulary->act($id)), '_fragment' => 'act-'.str_replace('.', '-', $id)]];
+            return ['room', ['room' => $this->rooms->roomOf($this->vocabulary->act($id)), '_fragment' => 'act-'.str_replace('.', '-', $id)]];
         }
 
         return ['test', ['test' => $id]];

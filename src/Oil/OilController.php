@@ -39,7 +39,7 @@ final class OilController extends AbstractController
     #[Route('/oil.csv', name: 'oil_csv', methods: ['GET'])]
     public function csv(): Response
     {
-        $csv = CsvText::of(['oil', 'left_ml', 'used_ml'], array_map(static fn (Stock $stock): array => [$stock->name, $stock->left->inMillilitres(), $stock->used->inMillilitres()], $this->shelf->stocks()));
+        $csv = CsvText::fromRows(['oil', 'left_ml', 'used_ml'], array_map(static fn (Stock $stock): array => [$stock->name, $stock->left->inMillilitres(), $stock->used->inMillilitres()], $this->shelf->stocks()));
 
         return new Response($csv, headers: ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="oil.csv"']);
     }

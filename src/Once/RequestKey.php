@@ -28,7 +28,7 @@ final readonly class RequestKey
     }
 
     /** The key of one of several changes that one form intends: sent again, each is known by itself. */
-    public function of(string $part): self
+    public function forPart(string $part): self
     {
         return new self(Uuid::v5(Uuid::fromString($this->value), $part)->toRfc4122(), $this->meant);
     }

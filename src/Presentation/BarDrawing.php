@@ -35,7 +35,7 @@ final readonly class BarDrawing implements Drawing
      * @param float|null          $limit drawn across; null for none
      * @param Figures|null        $shown what is written at it
      */
-    public static function of(string $title, array $bars, ?float $limit = null, ?Figures $shown = null): self
+    public static function withBars(string $title, array $bars, ?float $limit = null, ?Figures $shown = null): self
     {
         $most = max(array_map(static fn (Bar $bar): float => max($bar->amount, $bar->most ?? 0.0), $bars));
 
@@ -45,7 +45,7 @@ final readonly class BarDrawing implements Drawing
     /** What is left of the gasoline after each change of the oil, with the share it is to come under. */
     public static function ofDilution(FlushPlan $plan, float $target): self
     {
-        return self::of('dilution_after_each', array_map(
+        return self::withBars('dilution_after_each', array_map(
             static fn (int $change, float $share): Bar => new Bar(0 === $change ? 'before' : (string) $change, $share, Figures::share($share)),
             array_keys($plan->dilution),
             $plan->dilution,

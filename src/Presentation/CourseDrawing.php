@@ -29,7 +29,7 @@ final readonly class CourseDrawing implements Drawing
     }
 
     /** @param list<array<string, float>> $course by step, belief by fault; the first as things stood before */
-    public static function of(array $course): self
+    public static function ofBeliefs(array $course): self
     {
         $peaks = [];
         foreach ($course as $beliefs) {

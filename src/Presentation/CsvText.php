@@ -15,7 +15,7 @@ final readonly class CsvText
      * @param list<string>                     $columns
      * @param iterable<list<string|int|float>> $rows
      */
-    public static function of(array $columns, iterable $rows): string
+    public static function fromRows(array $columns, iterable $rows): string
     {
         $file = new \SplTempFileObject();
         $file->fputcsv($columns, escape: '');

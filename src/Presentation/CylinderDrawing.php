@@ -25,7 +25,7 @@ final readonly class CylinderDrawing implements Drawing
     ) {
     }
 
-    public static function of(Hydrolock $cylinder): self
+    public static function ofHydrolock(Hydrolock $cylinder): self
     {
         $share = $cylinder->liquid->over($cylinder->clearance);
         $room = self::CROWN - self::TOP;

@@ -34,7 +34,7 @@ final readonly class JarDrawing
     ) {
     }
 
-    public static function of(JarLayers $layers, JarLook $look): self
+    public static function ofLayers(JarLayers $layers, JarLook $look): self
     {
         $total = max(1.0, $layers->total->inMillilitres());
         $fullScale = self::roundUp(1.15 * $total);

@@ -13,7 +13,7 @@ final readonly class QrCode
     }
 
     /** With error correction M: a tenth of it may be dirty. */
-    public static function of(string $text): self
+    public static function encoding(string $text): self
     {
         $code = (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeArray();
         $rows = \is_array($code) && \is_array($code['bcode'] ?? null) ? $code['bcode'] : [];

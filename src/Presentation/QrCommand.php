@@ -21,7 +21,7 @@ final class QrCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $text = $input->getArgument('text');
-        $output->write(QrCode::of(\is_string($text) ? $text : '')->text());
+        $output->write(QrCode::encoding(\is_string($text) ? $text : '')->text());
 
         return Command::SUCCESS;
     }

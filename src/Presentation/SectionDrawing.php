@@ -24,7 +24,7 @@ final readonly class SectionDrawing
      * @param list<PassageState> $states
      * @param string             $chosen the hole that is looked at; empty for none
      */
-    public static function of(CarburetorType $type, array $states, string $chosen): self
+    public static function ofCarburetor(CarburetorType $type, array $states, string $chosen): self
     {
         /** @var array{sections: array<string, array{outline: list<string>, ports: array<string, array{int, int}>, lines: array<string, non-empty-list<non-empty-list<array{int, int}>>>}>} $data */
         $data = Table::read(\dirname(__DIR__).'/Carburetor/data/sections.json');

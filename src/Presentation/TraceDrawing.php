@@ -49,7 +49,7 @@ final readonly class TraceDrawing implements Drawing
         ]);
         $bands = null === $trace->holdFrom || null === $trace->holdTo ? [] : [[$trace->holdFrom->time, $trace->holdTo->time, 'hold']];
 
-        return self::of('pressure', Measure::GaugePressure, $trace->series, $marks, $bands, null, 0.0);
+        return self::drawn('pressure', Measure::GaugePressure, $trace->series, $marks, $bands, null, 0.0);
     }
 
     public static function ofSpeed(SpeedTrace $trace): self
@@ -57,7 +57,7 @@ final readonly class TraceDrawing implements Drawing
         $bands = $trace->series->count() > 0 && $trace->runsTo > $trace->runsFrom ? [[$trace->runsFrom, $trace->runsTo, 'run']] : [];
         $marks = null === $trace->stepAt || null === $trace->loaded ? [] : ['load' => new TracePoint($trace->stepAt, SpeedUnit::Rpm->toSi($trace->loaded->in(SpeedUnit::Rpm)))];
 
-        return self::of('speed', Measure::GovernedSpeed, $trace->series, $marks, $bands, null === $trace->limit ? null : SpeedUnit::Rpm->toSi($trace->limit->in(SpeedUnit::Rpm)), null);
+        return self::drawn('speed', Measure::GovernedSpeed, $trace->series, $marks, $bands, null === $trace->limit ? null : SpeedUnit::Rpm->toSi($trace->limit->in(SpeedUnit::Rpm)), null);
     }
 
     public function template(): string
@@ -80,7 +80,7 @@ final readonly class TraceDrawing implements Drawing
      * @param float|null                        $limit  SI
      * @param float|null                        $bottom SI; null: just below the least sample
      */
-    private static function of(string $title, Measure $measure, Series $series, array $marks, array $bands, ?float $limit, ?float $bottom): self
+    private static function drawn(string $title, Measure $measure, Series $series, array $marks, array $bands, ?float $limit, ?float $bottom): self
     {
         $least = [] === $series->values ? 0.0 : min($series->values);
         $most = max([] === $series->values ? 1.0 : max($series->values), $limit ?? 0.0);

@@ -18,7 +18,7 @@ final readonly class ShedCounts
     }
 
     /** How many rows the query has in all. */
-    public function of(ShedQuery $query): int
+    public function matching(ShedQuery $query): int
     {
         return match (true) {
             $query->handedBack => $this->handedBack,
@@ -29,6 +29,6 @@ final readonly class ShedCounts
 
     public function pages(ShedQuery $query): int
     {
-        return max(1, (int) ceil($this->of($query) / ShedQuery::PAGE));
+        return max(1, (int) ceil($this->matching($query) / ShedQuery::PAGE));
     }
 }

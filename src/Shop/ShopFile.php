@@ -83,11 +83,11 @@ final readonly class ShopFile
             'jobs' => $sheets,
         ]));
         $zip->addFromString('spec-book.json', $this->book->json($this->pages->byName()));
-        $zip->addFromString('waste.csv', CsvText::of(['at', 'job', 'stream', 'can', 'ml'], array_map(static fn (WastePortion $portion): array => [
+        $zip->addFromString('waste.csv', CsvText::fromRows(['at', 'job', 'stream', 'can', 'ml'], array_map(static fn (WastePortion $portion): array => [
             $portion->getAt()->format(\DATE_ATOM), $portion->getJob()->getId(), $portion->getStream()->value, $portion->getCan()?->getName() ?? '', $portion->getVolume()->inMillilitres(),
         ], $this->waste->ledger())));
-        $zip->addFromString('oil.csv', CsvText::of(['oil', 'left_ml', 'used_ml'], array_map(static fn (Stock $stock): array => [$stock->name, $stock->left->inMillilitres(), $stock->used->inMillilitres()], $this->shelf->stocks())));
-        $zip->addFromString('parts.csv', CsvText::of(['state', 'quantity', 'part', 'job'], array_map(static fn (WantedPart $part): array => [$part->getState()->value, $part->getQuantity(), $part->getName(), $part->getJob()->getId()], $this->wanted->open())));
+        $zip->addFromString('oil.csv', CsvText::fromRows(['oil', 'left_ml', 'used_ml'], array_map(static fn (Stock $stock): array => [$stock->name, $stock->left->inMillilitres(), $stock->used->inMillilitres()], $this->shelf->stocks())));
+        $zip->addFromString('parts.csv', CsvText::fromRows(['state', 'quantity', 'part', 'job'], array_map(static fn (WantedPart $part): array => [$part->getState()->value, $part->getQuantity(), $part->getName(), $part->getJob()->getId()], $this->wanted->open())));
         $zip->close();
     }
 

@@ -18,6 +18,6 @@ final readonly class SpecBook
     /** @param SpecPage|null $page that was chosen for it */
     public function lookUp(MachineFacts $machine, ?SpecPage $page): Lookup
     {
-        return Lookup::of($machine, $page?->values() ?? [], $this->classes);
+        return Lookup::onPage($machine, $page?->values() ?? [], $this->classes);
     }
 }

@@ -68,7 +68,7 @@ final readonly class SpecBookFile
             }
         }
 
-        return CsvText::of(self::COLUMNS, $rows);
+        return CsvText::fromRows(self::COLUMNS, $rows);
     }
 
     /** @param list<SpecPage> $pages */

@@ -112,7 +112,7 @@ final class SpecController extends AbstractController
     #[IsGranted(SpecBookVoter::WRITE)]
     public function new(Request $request, #[CurrentUser] Member $member): Response
     {
-        return $this->edited($request, null, SpecPageInput::of(null), $member);
+        return $this->edited($request, null, SpecPageInput::fromPage(null), $member);
     }
 
     #[Route('/spec/{page}', name: 'spec_page', requirements: ['page' => Address::NUMBER], methods: ['GET', 'POST'])]
@@ -122,7 +122,7 @@ final class SpecController extends AbstractController
             $this->denyAccessUnlessGranted(SpecBookVoter::WRITE);
         }
 
-        return $this->edited($request, $page, SpecPageInput::of($page), $member);
+        return $this->edited($request, $page, SpecPageInput::fromPage($page), $member);
     }
 
     private function edited(Request $request, ?SpecPage $page, SpecPageInput $input, Member $member): Response
@@ -199,7 +199,7 @@ final class SpecController extends AbstractController
             if (null !== $page) {
                 $this->entities->lock($page, LockMode::PESSIMISTIC_WRITE);
                 $this->entities->refresh($page);
-                $this->sideBySide->demandUnchanged($form, $this->createForm(SpecPageType::class, $input), $this->createForm(SpecPageType::class, SpecPageInput::of($page)));
+                $this->sideBySide->demandUnchanged($form, $this->createForm(SpecPageType::class, $input), $this->createForm(SpecPageType::class, SpecPageInput::fromPage($page)));
                 $page->call((string) $input->name, $input->kind);
             }
             $before = null === $page ? [] : self::figures($page);

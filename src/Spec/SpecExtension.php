@@ -18,6 +18,6 @@ final readonly class SpecExtension
     #[AsTwigFilter('spec')]
     public function spec(SpecValue $value): string
     {
-        return $this->quantities->show(SpecMeasure::quantity($value), SpecMeasure::of($value->figure));
+        return $this->quantities->show(SpecMeasure::quantity($value), SpecMeasure::forFigure($value->figure));
     }
 }

@@ -16,7 +16,7 @@ final readonly class SpecMeasure
     {
     }
 
-    public static function of(SpecFigure $figure): Measure
+    public static function forFigure(SpecFigure $figure): Measure
     {
         return match ($figure) {
             SpecFigure::Displacement => Measure::Displacement,
@@ -38,6 +38,6 @@ final readonly class SpecMeasure
 
     public static function quantity(SpecValue $value): Quantity
     {
-        return self::of($value->figure)->quantity()::of($value->amount, $value->figure->possible()->unit);
+        return self::forFigure($value->figure)->quantity()::of($value->amount, $value->figure->possible()->unit);
     }
 }

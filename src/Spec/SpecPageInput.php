@@ -22,14 +22,14 @@ final class SpecPageInput
     public array $rows = [];
 
     /** @param array<string, SpecValue> $values by the figure's name */
-    public static function of(?SpecPage $page, array $values = []): self
+    public static function fromPage(?SpecPage $page, array $values = []): self
     {
         $input = new self();
         $input->name = $page?->getName();
         $input->kind = $page?->getKind();
         $values = $page?->values() ?? $values;
         foreach (SpecFigure::cases() as $figure) {
-            $input->rows[$figure->value] = SpecRow::of($values[$figure->value] ?? null);
+            $input->rows[$figure->value] = SpecRow::fromValue($values[$figure->value] ?? null);
         }
 
         return $input;

@@ -20,7 +20,7 @@ final class SpecRow
     #[Assert\Length(max: SpecPage::LONGEST_NOTE)]
     public ?string $note = null;
 
-    public static function of(?SpecValue $value): self
+    public static function fromValue(?SpecValue $value): self
     {
         $row = new self();
         $row->amount = null === $value ? null : SpecMeasure::quantity($value);

@@ -26,7 +26,7 @@ final class SpecRowType extends AbstractType
     {
         $figure = $options['figure'];
         \assert($figure instanceof SpecFigure);
-        $measure = SpecMeasure::of($figure);
+        $measure = SpecMeasure::forFigure($figure);
         $builder
             ->add('amount', AmountType::class, ['label' => $options['label'], 'translation_domain' => false, 'measure' => $measure, 'possible' => $figure->possible()->in($this->quantities->unit($measure))])
             ->add('source', ChoiceType::class, ['label' => 'How it is known', 'required' => false, 'placeholder' => ''] + $this->choices->ofEnum(SourceClass::class, 'source_class'))

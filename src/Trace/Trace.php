@@ -107,7 +107,7 @@ class Trace implements RecordedBy
             }
         }
 
-        return Series::of($times, $values);
+        return Series::fromSamples($times, $values);
     }
 
     public function getId(): int

@@ -100,7 +100,7 @@ final class TraceController extends AbstractController
             $text = $upload instanceof UploadedFile ? self::contentOf($upload) : $pasted;
             $poles = DecimalText::parse($request->getPayload()->getString('poles', '2'));
             $file = SeriesFile::parse(mb_scrub($text), TraceKind::Speed === $kind ? [...SpeedUnit::cases(), ...FrequencyUnit::cases()] : $kind->units());
-            $series = TraceKind::Speed === $kind ? Alternator::of(Count::each($poles))->speeds($file) : $file->series;
+            $series = TraceKind::Speed === $kind ? Alternator::withPoles(Count::each($poles))->speeds($file) : $file->series;
         } catch (Refusal $refusal) {
             return $this->list($kind, $job, $this->words->refusal($refusal), $pasted);
         }
@@ -124,7 +124,7 @@ final class TraceController extends AbstractController
         if (null !== $job && null !== $kind->act()) {
             $this->closed->demandOpen($job, $kind->act());
         }
-        $play = Scenario::tryFrom($this->button->text($request, 'play')) ?? Scenario::of($kind)[0];
+        $play = Scenario::tryFrom($this->button->text($request, 'play')) ?? Scenario::forTrace($kind)[0];
         $id = $this->run($job, $key, $member, function () use ($kind, $job, $play, $member): int {
             $trace = Trace::begun($kind, $job, $play->value, $member, $this->clock->now());
             $this->entities->persist($trace);
@@ -283,7 +283,7 @@ final class TraceController extends AbstractController
             'kind' => $kind,
             'job' => $job,
             'traces' => $this->traces->latest($kind, $job),
-            'scenarios' => Scenario::of($kind),
+            'scenarios' => Scenario::forTrace($kind),
             'refusal' => $refusal,
             'closed' => null === $job ? null : $this->closed->in($job, $kind->act()),
             'pasted' => $pasted,
@@ -309,7 +309,7 @@ final class TraceController extends AbstractController
     private function answer(Trace $trace, Calculation $calculation, FormInterface $form): Answer|Refusal|null
     {
         $unit = $trace->getKind()->units()[0];
-        $more = ['csv' => SeriesFile::of($trace->series(), $unit)];
+        $more = ['csv' => SeriesFile::fromSeries($trace->series(), $unit)];
         $job = $trace->getJob();
         if (TraceKind::Speed === $trace->getKind() && null !== $job && null === ($form->getData()['limit_rpm'] ?? null)) {
             // A blade's limit is looked up, never left to be remembered.

@@ -53,7 +53,7 @@ final class WasteController extends AbstractController
     #[Route('/waste.csv', name: 'waste_csv', methods: ['GET'])]
     public function csv(): Response
     {
-        $csv = CsvText::of(['at', 'job', 'machine', 'stream', 'can', 'ml', 'by'], array_map(static fn (WastePortion $portion): array => [
+        $csv = CsvText::fromRows(['at', 'job', 'machine', 'stream', 'can', 'ml', 'by'], array_map(static fn (WastePortion $portion): array => [
             $portion->getAt()->format(\DATE_ATOM), $portion->getJob()->getId(), $portion->getJob()->getMachine()->getLabel(), $portion->getStream()->value, $portion->getCan()?->getName() ?? '', $portion->getVolume()->inMillilitres(), $portion->getBy()->getName(),
         ], $this->waste->ledger()));
 

@@ -33,7 +33,7 @@ final class LookBackController extends AbstractController
     {
         $record = $this->recorder->open($job);
 
-        return $this->render('work/look_back.html.twig', ['job' => $job, 'record' => $record, 'case' => $record->case(), 'left' => $this->lookBack->of($record->case())]);
+        return $this->render('work/look_back.html.twig', ['job' => $job, 'record' => $record, 'case' => $record->case(), 'left' => $this->lookBack->left($record->case())]);
     }
 
     #[Route('', name: 'look_back_say', methods: ['POST'])]
@@ -42,7 +42,7 @@ final class LookBackController extends AbstractController
     {
         $key = $button->check($request);
         $done = [];
-        foreach ($this->lookBack->of($this->recorder->open($job)->case()) as $test => $acts) {
+        foreach ($this->lookBack->left($this->recorder->open($job)->case()) as $test => $acts) {
             $act = $button->text($request, str_replace('.', '-', $test));
             if (\in_array($act, $acts, true)) {
                 $done[$act] = new Done($vocabulary->act($act), extras: LookBack::EARLIER);

@@ -38,7 +38,7 @@ final readonly class StageFigures
     private const JUG_ML = 10.0;
 
     /** @param list<Act> $acts */
-    public function of(string $stage, CaseFile $case, array $acts): StageResult
+    public function forStage(string $stage, CaseFile $case, array $acts): StageResult
     {
         return match ($stage) {
             'fuel' => $this->fuel($case),
@@ -54,7 +54,7 @@ final readonly class StageFigures
     {
         $jar = $case->jars[JarSample::Tank->value] ?? null;
 
-        return new StageResult(jar: null === $jar?->layers ? null : JarDrawing::of($jar->layers, $jar->look));
+        return new StageResult(jar: null === $jar?->layers ? null : JarDrawing::ofLayers($jar->layers, $jar->look));
     }
 
     /** @param list<Act> $acts */
@@ -68,7 +68,7 @@ final readonly class StageFigures
         }
         try {
             return !isset($bores['jet.before'], $bores['jet.after']) ? new StageResult()
-                : new StageResult(jetFlow: JetBore::of(Length::millimetres($bores['jet.before']))->flowInto(JetBore::of(Length::millimetres($bores['jet.after']))));
+                : new StageResult(jetFlow: JetBore::ofDiameter(Length::millimetres($bores['jet.before']))->flowInto(JetBore::ofDiameter(Length::millimetres($bores['jet.after']))));
         } catch (Refusal) {
             // Bounds of the step and of the jet are the same; what was recorded under older ones says nothing.
             return new StageResult();
@@ -82,7 +82,7 @@ final readonly class StageFigures
         [$displacement, $ratio] = [$case->machine->displacementCc, $case->machine->compressionRatio];
         try {
             $cylinder = 0 === $pulls->count() || null === $displacement || null === $ratio ? null
-                : CylinderDrawing::of(Hydrolock::in(Volume::millilitres($displacement), Ratio::of($ratio, RatioUnit::ToOne), $pulls->thrown()));
+                : CylinderDrawing::ofHydrolock(Hydrolock::in(Volume::millilitres($displacement), Ratio::of($ratio, RatioUnit::ToOne), $pulls->thrown()));
         } catch (Refusal) {
             // Thrown more than a cylinder of this size can hold: the pulls stand, the drawing would lie.
             $cylinder = null;

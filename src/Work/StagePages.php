@@ -30,12 +30,12 @@ final readonly class StagePages
     {
     }
 
-    public function of(Job $job, string $stage): StagePage
+    public function forStage(Job $job, string $stage): StagePage
     {
         $record = $this->recorder->open($job);
         $case = $record->case();
         $acts = $record->acts();
-        $stages = array_column(array_map(static fn ($state): array => [$state->stage->id, $state], $this->work->of($case, $acts)), 1, 0);
+        $stages = array_column(array_map(static fn ($state): array => [$state->stage->id, $state], $this->work->states($case, $acts)), 1, 0);
         $state = $stages[$stage] ?? throw new \LogicException('The route lets no other stage in.');
         $tests = array_values(array_unique(array_filter(array_map(static fn (StepState $one): ?string => $one->step->test, $state->steps), is_string(...))));
         $bearings = [];
@@ -54,7 +54,7 @@ final readonly class StagePages
             $bearings,
             $this->waits->ofJob($job),
             $this->clock->now(),
-            $this->figures->of($stage, $case, $acts),
+            $this->figures->forStage($stage, $case, $acts),
             $takesOil ? $this->shelf->stocks() : [],
             $leftovers,
         );

@@ -38,19 +38,19 @@ final class WorkController extends AbstractController
     {
         $record = $this->recorder->open($job);
 
-        return $this->render('work/index.html.twig', ['job' => $job, 'record' => $record, 'stages' => $this->work->of($record->case(), $record->acts())]);
+        return $this->render('work/index.html.twig', ['job' => $job, 'record' => $record, 'stages' => $this->work->states($record->case(), $record->acts())]);
     }
 
     #[Route('/stages/{stage}', name: 'stage', requirements: ['stage' => self::STAGE], methods: ['GET'])]
     public function stage(Job $job, string $stage, LineDrawer $lines, Assessor $assessor): Response
     {
-        $page = $this->pages->of($job, $stage);
+        $page = $this->pages->forStage($job, $stage);
         $case = $page->record->case();
 
         return $this->render('work/stage.html.twig', [
             'page' => $page,
             // Tank to cylinder: the stage that walks down it shows it.
-            'line' => 'path' === $stage ? $lines->of($job, $case, $assessor->assess($case)->faults) : null,
+            'line' => 'path' === $stage ? $lines->draw($job, $case, $assessor->assess($case)->faults) : null,
         ]);
     }
 
@@ -58,7 +58,7 @@ final class WorkController extends AbstractController
     #[Route('/now/{stage}', name: 'now', requirements: ['stage' => self::STAGE], methods: ['GET'])]
     public function now(Job $job, string $stage, Request $request): Response
     {
-        $page = $this->pages->of($job, $stage);
+        $page = $this->pages->forStage($job, $stage);
 
         return $this->render('work/now.html.twig', ['page' => $page, 'at' => $page->place($request->query->getString('step'))]);
     }

@@ -65,7 +65,7 @@ final class BayesianNetworkTest extends TestCase
         foreach (self::SEEN as $case => $seen) {
             $observations = [];
             foreach ($seen as $test => $outcome) {
-                $model = TestModel::of(...self::TESTS[$test]);
+                $model = TestModel::fromOdds(...self::TESTS[$test]);
                 $observations[] = new Observation($test, $model, [$model->place($outcome) ?? self::fail()], []);
             }
             $expected = $answers[$case];

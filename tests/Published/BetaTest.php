@@ -33,7 +33,7 @@ final class BetaTest extends TestCase
         foreach ($rows as $row) {
             self::assertIsArray($row);
             [$a, $b, $p, $quantile, $below] = array_map(static fn (mixed $number): float => is_numeric($number) ? (float) $number : \NAN, $row);
-            $beta = Beta::of($a, $b);
+            $beta = Beta::shaped($a, $b);
             // jStat's own quantile search ends at about 1e-7.
             self::assertEqualsWithDelta($quantile, $beta->quantile($p), 2e-6, "Beta($a, $b), $p");
             // Its continued fraction stops at 3e-7 of itself.
@@ -55,7 +55,7 @@ final class BetaTest extends TestCase
 
                 return ($sum + (1.0 === $to ? 0.0 : $to ** ($a - 1) * (1 - $to) ** ($b - 1))) * $to / $steps / 3;
             };
-            self::assertEqualsWithDelta($area(0.37) / $area(1.0), Beta::of($a, $b)->cumulative(0.37), 1e-9);
+            self::assertEqualsWithDelta($area(0.37) / $area(1.0), Beta::shaped($a, $b)->cumulative(0.37), 1e-9);
         }
     }
 
@@ -72,7 +72,7 @@ final class BetaTest extends TestCase
     #[DataProvider('closed')]
     public function testClosedForms(float $a, float $b, float $x, float $probability): void
     {
-        self::assertEqualsWithDelta($probability, Beta::of($a, $b)->cumulative($x), 1e-12);
-        self::assertEqualsWithDelta($x, Beta::of($a, $b)->quantile($probability), 1e-9);
+        self::assertEqualsWithDelta($probability, Beta::shaped($a, $b)->cumulative($x), 1e-12);
+        self::assertEqualsWithDelta($x, Beta::shaped($a, $b)->quantile($probability), 1e-9);
     }
 }

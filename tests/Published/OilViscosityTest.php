@@ -28,7 +28,7 @@ final class OilViscosityTest extends TestCase
     #[DataProvider('blends')]
     public function testBlendsThinAsBothRulesSay(float $oil, float $gasoline, float $fraction, float $refutas, float $walther): void
     {
-        $blend = GasolineBlend::of(KinematicViscosity::centistokes($oil), KinematicViscosity::centistokes($gasoline), $fraction);
+        $blend = GasolineBlend::blended(KinematicViscosity::centistokes($oil), KinematicViscosity::centistokes($gasoline), $fraction);
         self::assertEqualsWithDelta($refutas, $blend->viscosity->inCentistokes(), 0.35);
         self::assertEqualsWithDelta($walther, $blend->byWalther->inCentistokes(), 0.35);
     }
@@ -36,7 +36,7 @@ final class OilViscosityTest extends TestCase
     public function testAtAHundredDegrees(): void
     {
         foreach ([[0.05, 7.9], [0.10, 6.0], [0.20, 3.6]] as [$fraction, $expected]) {
-            $blend = GasolineBlend::of(KinematicViscosity::centistokes(10.8), KinematicViscosity::centistokes(0.35), $fraction);
+            $blend = GasolineBlend::blended(KinematicViscosity::centistokes(10.8), KinematicViscosity::centistokes(0.35), $fraction);
             self::assertEqualsWithDelta($expected, $blend->viscosity->inCentistokes(), 0.05);
         }
     }
@@ -45,13 +45,13 @@ final class OilViscosityTest extends TestCase
     {
         $before = \INF;
         for ($percent = 0; $percent <= 100; ++$percent) {
-            $blend = GasolineBlend::of(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(0.55), $percent / 100);
+            $blend = GasolineBlend::blended(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(0.55), $percent / 100);
             self::assertLessThan($before, $blend->viscosity->inCentistokes());
             self::assertLessThanOrEqual($blend->viscosity->inCentistokes() + 0.01, $blend->byWalther->inCentistokes());
             $before = $blend->viscosity->inCentistokes();
         }
         // Pure gasoline comes out as gasoline by both.
-        $blend = GasolineBlend::of(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(0.55), 1.0);
+        $blend = GasolineBlend::blended(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(0.55), 1.0);
         self::assertEqualsWithDelta(0.55, $blend->viscosity->inCentistokes(), 0.001);
         self::assertEqualsWithDelta(0.55, $blend->byWalther->inCentistokes(), 0.005);
     }
@@ -100,8 +100,8 @@ final class OilViscosityTest extends TestCase
             static fn () => ViscosityLine::through(Temperature::celsius(40), KinematicViscosity::centistokes(1.5), Temperature::celsius(100), KinematicViscosity::centistokes(3)),
             static fn () => ViscosityLine::through(Temperature::celsius(40), KinematicViscosity::centistokes(5), Temperature::celsius(100), KinematicViscosity::centistokes(2.1))->at(Temperature::celsius(190)),
             static fn () => self::sae30()->at(Temperature::celsius(300)),
-            static fn () => GasolineBlend::of(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(50), 0.1),
-            static fn () => GasolineBlend::of(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(0.5), \NAN),
+            static fn () => GasolineBlend::blended(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(50), 0.1),
+            static fn () => GasolineBlend::blended(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(0.5), \NAN),
         ] as $beyond) {
             try {
                 $beyond();

@@ -92,7 +92,7 @@ final class StandardsTest extends TestCase
 
     public function testFlowGoesWithTheArea(): void
     {
-        $bore = static fn (float $amount, LengthUnit $unit): JetBore => JetBore::of(Length::of($amount, $unit));
+        $bore = static fn (float $amount, LengthUnit $unit): JetBore => JetBore::ofDiameter(Length::of($amount, $unit));
         self::assertEqualsWithDelta(1.266, $bore(0.016, LengthUnit::Inch)->flowInto($bore(0.018, LengthUnit::Inch)), 0.0005);
         self::assertEqualsWithDelta(1.148, $bore(0.70, LengthUnit::Millimetre)->flowInto($bore(0.75, LengthUnit::Millimetre)), 0.0005);
         self::assertEqualsWithDelta(0.63, $bore(0.70, LengthUnit::Millimetre)->widestWire()->inMillimetres(), 1e-9);
@@ -100,7 +100,7 @@ final class StandardsTest extends TestCase
 
     public function testThinAirWantsASmallerJetByTheFourthRoot(): void
     {
-        $jet = JetBore::of(Length::millimetres(0.70));
+        $jet = JetBore::ofDiameter(Length::millimetres(0.70));
         // A sixteenth part less area follows from an eighth less air: (7/8)^½ = 0.935.
         self::assertEqualsWithDelta(0.935, $jet->flowInto($jet->forAir(0.875)), 0.001);
         self::assertEqualsWithDelta(0.70, $jet->forAir(1.0)->diameter->inMillimetres(), 1e-12);
@@ -108,7 +108,7 @@ final class StandardsTest extends TestCase
 
     public function testAMowerDrinksTwentyTwoMillilitresAMinute(): void
     {
-        $need = FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm));
+        $need = FuelNeed::atSpeed(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm));
         self::assertEqualsWithDelta(16.6, $need->gramsPerMinute(), 0.05);
         self::assertEqualsWithDelta(22.3, $need->flow()->in(FlowUnit::MillilitrePerMinute), 0.05);
         self::assertSame(FlowVerdict::Starves, $need->metBy(VolumeFlow::of(20, FlowUnit::MillilitrePerMinute)));
@@ -167,7 +167,7 @@ final class StandardsTest extends TestCase
     #[DataProvider('alternators')]
     public function testSynchronousSpeeds(int $poles, float $rpm, float $hertz): void
     {
-        $alternator = Alternator::of(Count::each($poles));
+        $alternator = Alternator::withPoles(Count::each($poles));
         self::assertEqualsWithDelta($hertz, $alternator->frequency(ShaftSpeed::of($rpm, SpeedUnit::Rpm))->in(FrequencyUnit::Hertz), 1e-9);
         self::assertEqualsWithDelta($rpm, $alternator->speed(Frequency::of($hertz, FrequencyUnit::Hertz))->in(SpeedUnit::Rpm), 1e-9);
     }
@@ -188,14 +188,14 @@ final class StandardsTest extends TestCase
             static fn () => StandardAtmosphere::densityShare(\NAN),
             static fn () => BladeTip::fastest(Length::millimetres(0)),
             static fn () => SprayNozzle::forPump(VolumeFlow::of(0, FlowUnit::GallonPerMinute), Pressure::psi(2500)),
-            static fn () => Alternator::of(Count::each(3)),
-            static fn () => Alternator::of(Count::each(2.5)),
+            static fn () => Alternator::withPoles(Count::each(3)),
+            static fn () => Alternator::withPoles(Count::each(2.5)),
             static fn () => AirDensity::share(Length::millimetres(0), Temperature::celsius(90)),
             static fn () => Premix::oil(Volume::millilitres(1000), 1),
-            static fn () => JetBore::of(Length::millimetres(12)),
-            static fn () => JetBore::of(Length::millimetres(0.7))->forAir(0.1),
-            static fn () => FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(100_000, SpeedUnit::Rpm)),
-            static fn () => FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm))->metBy(VolumeFlow::of(-1, FlowUnit::MillilitrePerMinute)),
+            static fn () => JetBore::ofDiameter(Length::millimetres(12)),
+            static fn () => JetBore::ofDiameter(Length::millimetres(0.7))->forAir(0.1),
+            static fn () => FuelNeed::atSpeed(Volume::millilitres(160), ShaftSpeed::of(100_000, SpeedUnit::Rpm)),
+            static fn () => FuelNeed::atSpeed(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm))->metBy(VolumeFlow::of(-1, FlowUnit::MillilitrePerMinute)),
         ] as $beyond) {
             try {
                 $beyond();

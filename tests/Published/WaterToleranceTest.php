@@ -17,7 +17,7 @@ final class WaterToleranceTest extends TestCase
 {
     public function testAGallonOfE10HoldsNearlyFourTeaspoonsAtSixtyFahrenheit(): void
     {
-        $held = WaterTolerance::shipped()->of(0.10, Temperature::of(60, TemperatureUnit::Fahrenheit), Volume::of(1, VolumeUnit::Gallon));
+        $held = WaterTolerance::shipped()->tolerated(0.10, Temperature::of(60, TemperatureUnit::Fahrenheit), Volume::of(1, VolumeUnit::Gallon));
         self::assertEqualsWithDelta(3.8, $held->water->in(VolumeUnit::Teaspoon), 0.02);
         self::assertEqualsWithDelta(0.005, $held->fraction, 0.0001);
         self::assertFalse($held->fromMemory);
@@ -25,7 +25,7 @@ final class WaterToleranceTest extends TestCase
 
     public function testAGallonWithoutOxygenateHoldsAlmostNone(): void
     {
-        $held = WaterTolerance::shipped()->of(0.0, Temperature::of(60, TemperatureUnit::Fahrenheit), Volume::of(1, VolumeUnit::Gallon));
+        $held = WaterTolerance::shipped()->tolerated(0.0, Temperature::of(60, TemperatureUnit::Fahrenheit), Volume::of(1, VolumeUnit::Gallon));
         self::assertEqualsWithDelta(0.15, $held->water->in(VolumeUnit::Teaspoon), 0.002);
     }
 
@@ -35,10 +35,10 @@ final class WaterToleranceTest extends TestCase
         $tank = Volume::of(1, VolumeUnit::Litre);
         for ($celsius = -20; $celsius <= 40; $celsius += 2) {
             for ($percent = 0; $percent < 15; ++$percent) {
-                $here = $table->of($percent / 100, Temperature::celsius($celsius), $tank)->water;
-                self::assertTrue($table->of(($percent + 1) / 100, Temperature::celsius($celsius), $tank)->water->isGreaterThan($here));
+                $here = $table->tolerated($percent / 100, Temperature::celsius($celsius), $tank)->water;
+                self::assertTrue($table->tolerated(($percent + 1) / 100, Temperature::celsius($celsius), $tank)->water->isGreaterThan($here));
                 if ($celsius < 40) {
-                    self::assertTrue($table->of($percent / 100, Temperature::celsius($celsius + 1), $tank)->water->isGreaterThan($here));
+                    self::assertTrue($table->tolerated($percent / 100, Temperature::celsius($celsius + 1), $tank)->water->isGreaterThan($here));
                 }
             }
         }
@@ -46,7 +46,7 @@ final class WaterToleranceTest extends TestCase
 
     public function testSaysWhereMemoryBegins(): void
     {
-        $cold = WaterTolerance::shipped()->of(0.10, Temperature::celsius(-5), Volume::of(1, VolumeUnit::Litre));
+        $cold = WaterTolerance::shipped()->tolerated(0.10, Temperature::celsius(-5), Volume::of(1, VolumeUnit::Litre));
         self::assertTrue($cold->fromMemory);
         self::assertGreaterThan(0.2, $cold->halfWidth->over($cold->water));
     }
@@ -55,7 +55,7 @@ final class WaterToleranceTest extends TestCase
     {
         foreach ([[0.151, 20.0], [-0.01, 20.0], [\NAN, 20.0], [0.1, -21.0], [0.1, 41.0]] as [$ethanol, $celsius]) {
             try {
-                WaterTolerance::shipped()->of($ethanol, Temperature::celsius($celsius), Volume::of(1, VolumeUnit::Litre));
+                WaterTolerance::shipped()->tolerated($ethanol, Temperature::celsius($celsius), Volume::of(1, VolumeUnit::Litre));
                 self::fail('It made one up.');
             } catch (ImpossibleAmount $refusal) {
                 self::assertSame('amount.out_of_range', $refusal->reason());

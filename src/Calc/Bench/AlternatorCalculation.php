@@ -44,17 +44,17 @@ final class AlternatorCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
-            'poles' => AmountInput::of(Measure::Pieces, CountUnit::Each, 2, 8)->by(2)->inSpecBook(SpecFigure::Poles),
-            'rated_hz' => AmountInput::of(Measure::OutletFrequency, FrequencyUnit::Hertz, 40, 70)->by(60)->inSpecBook(SpecFigure::RatedFrequency),
-            'loaded_rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->optional(),
-            'band_percent' => AmountInput::of(Measure::Share, ShareUnit::Percent, 0, 50)->optional(),
+            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'poles' => AmountInput::between(Measure::Pieces, CountUnit::Each, 2, 8)->by(2)->inSpecBook(SpecFigure::Poles),
+            'rated_hz' => AmountInput::between(Measure::OutletFrequency, FrequencyUnit::Hertz, 40, 70)->by(60)->inSpecBook(SpecFigure::RatedFrequency),
+            'loaded_rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->optional(),
+            'band_percent' => AmountInput::between(Measure::Share, ShareUnit::Percent, 0, 50)->optional(),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        $alternator = Alternator::of($in->get('poles', Count::class));
+        $alternator = Alternator::withPoles($in->get('poles', Count::class));
         $noLoad = $in->get('rpm', ShaftSpeed::class);
         $loaded = $in->find('loaded_rpm', ShaftSpeed::class);
         $band = $in->find('band_percent', Share::class);

@@ -39,8 +39,8 @@ final class BladeTipCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'blade_mm' => AmountInput::of(Measure::BladeLength, LengthUnit::Millimetre, 50, 2_500)->usually(280, 1_400)->inSpecBook(SpecFigure::Blade),
-            'rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 0, 20_000)->optional(),
+            'blade_mm' => AmountInput::between(Measure::BladeLength, LengthUnit::Millimetre, 50, 2_500)->usually(280, 1_400)->inSpecBook(SpecFigure::Blade),
+            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 0, 20_000)->optional(),
         ];
     }
 

@@ -37,9 +37,9 @@ final class BladeTrackCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'one_side_mm' => AmountInput::of(Measure::BladeLength, LengthUnit::Millimetre, 0, 1_000)->usually(1, 200),
-            'other_side_mm' => AmountInput::of(Measure::BladeLength, LengthUnit::Millimetre, 0, 1_000)->usually(1, 200),
-            'rule_error_mm' => AmountInput::of(Measure::FeelerGap, LengthUnit::Millimetre, 0, 20)->by(0.5),
+            'one_side_mm' => AmountInput::between(Measure::BladeLength, LengthUnit::Millimetre, 0, 1_000)->usually(1, 200),
+            'other_side_mm' => AmountInput::between(Measure::BladeLength, LengthUnit::Millimetre, 0, 1_000)->usually(1, 200),
+            'rule_error_mm' => AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 20)->by(0.5),
         ];
     }
 

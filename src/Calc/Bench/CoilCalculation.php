@@ -41,15 +41,15 @@ final class CoilCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'good_kohm' => AmountInput::of(Measure::Winding, ResistanceUnit::Kilohm, 0.00001, 1_000)->inSpecBook(SpecFigure::CoilWinding),
-            'suspect_kohm' => AmountInput::of(Measure::Winding, ResistanceUnit::Kilohm, 0, 1_000)->optional(),
+            'good_kohm' => AmountInput::between(Measure::Winding, ResistanceUnit::Kilohm, 0.00001, 1_000)->inSpecBook(SpecFigure::CoilWinding),
+            'suspect_kohm' => AmountInput::between(Measure::Winding, ResistanceUnit::Kilohm, 0, 1_000)->optional(),
             'steadiness' => new ChoiceInput(Steadiness::class, 'steadiness', Steadiness::Steady),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        $compared = CoilComparison::of($in->get('good_kohm', Resistance::class), $in->find('suspect_kohm', Resistance::class), $in->get('steadiness', Steadiness::class));
+        $compared = CoilComparison::against($in->get('good_kohm', Resistance::class), $in->find('suspect_kohm', Resistance::class), $in->get('steadiness', Steadiness::class));
         $verdict = $compared->verdict();
 
         return new Answer(

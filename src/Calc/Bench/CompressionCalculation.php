@@ -43,9 +43,9 @@ final class CompressionCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'gauge_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0, 400)->usually(0, 200),
-            'wet_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0, 400)->optional(),
-            'altitude_m' => AmountInput::of(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->by(0),
+            'gauge_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0, 400)->usually(0, 200),
+            'wet_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0, 400)->optional(),
+            'altitude_m' => AmountInput::between(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->by(0),
             'release' => new ChoiceInput(Release::class, 'release', Release::Unknown),
         ];
     }

@@ -31,16 +31,16 @@ final readonly class DilutedOil
     /** @return array<string, AmountInput> */
     public static function mark(): array
     {
-        return ['mark_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 50, 10_000)->usually(250, 2_000)->inSpecBook(SpecFigure::Oil)];
+        return ['mark_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 50, 10_000)->usually(250, 2_000)->inSpecBook(SpecFigure::Oil)];
     }
 
     /** @return array<string, AmountInput> */
     public static function oil(): array
     {
         return [
-            'oil_cst_40' => AmountInput::of(Measure::Viscosity, ViscosityUnit::Centistokes, 2, 1_000)->by(ThinnedOil::TYPICAL_OIL[0]),
-            'oil_cst_100' => AmountInput::of(Measure::Viscosity, ViscosityUnit::Centistokes, 2, 100)->by(ThinnedOil::TYPICAL_OIL[1]),
-            'start_celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -40, 50)->by(0),
+            'oil_cst_40' => AmountInput::between(Measure::Viscosity, ViscosityUnit::Centistokes, 2, 1_000)->by(ThinnedOil::TYPICAL_OIL[0]),
+            'oil_cst_100' => AmountInput::between(Measure::Viscosity, ViscosityUnit::Centistokes, 2, 100)->by(ThinnedOil::TYPICAL_OIL[1]),
+            'start_celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -40, 50)->by(0),
         ];
     }
 
@@ -48,14 +48,14 @@ final readonly class DilutedOil
     public static function answer(Given $in, Dilution $dilution, array $measured): Answer
     {
         $start = $in->get('start_celsius', Temperature::class);
-        $oil = ThinnedOil::of($in->get('oil_cst_40', KinematicViscosity::class), $in->get('oil_cst_100', KinematicViscosity::class), $dilution->fraction);
+        $oil = ThinnedOil::thinned($in->get('oil_cst_40', KinematicViscosity::class), $in->get('oil_cst_100', KinematicViscosity::class), $dilution->fraction);
         $grades = $oil->behavesAs();
         $band = $dilution->band();
         $isClean = 0.0 === $dilution->fraction;
         $verdict = match (true) {
             $isClean => 'clean',
             // Its uncertainty may reach over the next limit: the verdict says so rather than choosing.
-            DilutionBand::of($dilution->fraction + $dilution->halfWidth) !== $band => 'near_'.$band->value,
+            DilutionBand::forFraction($dilution->fraction + $dilution->halfWidth) !== $band => 'near_'.$band->value,
             default => $band->value,
         };
 

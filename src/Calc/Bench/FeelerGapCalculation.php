@@ -32,9 +32,9 @@ abstract class FeelerGapCalculation implements Calculation
         [$least, $most] = $this->limits();
 
         return [
-            'measured_mm' => AmountInput::of(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->usually(0, 1.5),
-            'spec_least_mm' => AmountInput::of(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->optional()->inSpecBook($least),
-            'spec_most_mm' => AmountInput::of(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->optional()->inSpecBook($most),
+            'measured_mm' => AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->usually(0, 1.5),
+            'spec_least_mm' => AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->optional()->inSpecBook($least),
+            'spec_most_mm' => AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->optional()->inSpecBook($most),
         ];
     }
 

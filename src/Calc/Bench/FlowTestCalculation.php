@@ -49,19 +49,19 @@ final class FlowTestCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'displacement_cc' => AmountInput::of(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->inSpecBook(SpecFigure::Displacement),
-            'rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
-            'seconds_each' => AmountInput::of(Measure::Stopwatch, DurationUnit::Second, 2, 600)->by(30),
-            'cup_1_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000),
-            'cup_2_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
-            'cup_3_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
-            'cap_open_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
+            'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->inSpecBook(SpecFigure::Displacement),
+            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'seconds_each' => AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 2, 600)->by(30),
+            'cup_1_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000),
+            'cup_2_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
+            'cup_3_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
+            'cap_open_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        $need = FuelNeed::of($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class));
+        $need = FuelNeed::atSpeed($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class));
         $cups = [$in->get('cup_1_ml', Volume::class)];
         foreach (['cup_2_ml', 'cup_3_ml'] as $name) {
             $cup = $in->find($name, Volume::class);
@@ -69,7 +69,7 @@ final class FlowTestCalculation implements Calculation
                 $cups[] = $cup;
             }
         }
-        $test = FlowTest::of($cups, $in->get('seconds_each', Duration::class), $in->find('cap_open_ml', Volume::class));
+        $test = FlowTest::fromCups($cups, $in->get('seconds_each', Duration::class), $in->find('cap_open_ml', Volume::class));
         $verdict = $test->verdict($need);
         $bars = array_map(
             static fn (int $cup, VolumeFlow $flow): Bar => new Bar((string) ($cup + 1), $flow->in(FlowUnit::MillilitrePerMinute), Figures::amount($flow, Measure::FuelFlow)),
@@ -95,7 +95,7 @@ final class FlowTestCalculation implements Calculation
                 Figure::number('cups', \count($test->cups)),
             ],
             self::findings($verdict, $test),
-            BarDrawing::of('flow_by_cup', $bars, $need->flow()->in(FlowUnit::MillilitrePerMinute), Figures::amount($need->flow(), Measure::FuelFlow)),
+            BarDrawing::withBars('flow_by_cup', $bars, $need->flow()->in(FlowUnit::MillilitrePerMinute), Figures::amount($need->flow(), Measure::FuelFlow)),
         );
     }
 

@@ -44,14 +44,14 @@ final class FlushPlanCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'dilution' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0, 0.999),
+            'dilution' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 0.999),
             ...DilutedOil::mark(),
-            'refill_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 25, 10_000)->optional(),
-            'left_share' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0.01, 0.5)->by(Clinging::SHARE),
-            'target' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0.001, 0.2)->by(0.02),
-            'not_boiled_share' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0, 1)->by(1),
-            'at_least' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10)->by(FlushPlan::USUAL_CHANGES),
-            'minutes_each' => AmountInput::of(Measure::BenchTime, DurationUnit::Minute, 0, 480)->by(30),
+            'refill_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 25, 10_000)->optional(),
+            'left_share' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0.01, 0.5)->by(Clinging::SHARE),
+            'target' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0.001, 0.2)->by(0.02),
+            'not_boiled_share' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 1)->by(1),
+            'at_least' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10)->by(FlushPlan::USUAL_CHANGES),
+            'minutes_each' => AmountInput::between(Measure::BenchTime, DurationUnit::Minute, 0, 480)->by(30),
         ];
     }
 

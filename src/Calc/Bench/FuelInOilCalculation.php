@@ -35,9 +35,9 @@ final class FuelInOilCalculation implements Calculation
     {
         return [
             ...DilutedOil::mark(),
-            'drained_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 0, 20_000),
-            'left_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 0, 10_000)->by(0),
-            'error_ml' => AmountInput::of(Measure::OilVolume, VolumeUnit::Millilitre, 0, 1_000)->by(10),
+            'drained_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 20_000),
+            'left_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 10_000)->by(0),
+            'error_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 1_000)->by(10),
             ...DilutedOil::oil(),
         ];
     }

@@ -42,15 +42,15 @@ final class FuelNeedCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'displacement_cc' => AmountInput::of(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->inSpecBook(SpecFigure::Displacement),
-            'rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
-            'measured_ml_per_min' => AmountInput::of(Measure::FuelFlow, FlowUnit::MillilitrePerMinute, 0, 20_000)->optional(),
+            'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->inSpecBook(SpecFigure::Displacement),
+            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'measured_ml_per_min' => AmountInput::between(Measure::FuelFlow, FlowUnit::MillilitrePerMinute, 0, 20_000)->optional(),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        $need = FuelNeed::of($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class));
+        $need = FuelNeed::atSpeed($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class));
         $measured = $in->find('measured_ml_per_min', VolumeFlow::class);
         $verdict = null === $measured ? null : $need->metBy($measured);
 

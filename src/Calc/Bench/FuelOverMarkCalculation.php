@@ -38,9 +38,9 @@ final class FuelOverMarkCalculation implements Calculation
     {
         return [
             ...DilutedOil::mark(),
-            'over_mm' => AmountInput::of(Measure::DipstickHeight, LengthUnit::Millimetre, 0, 200),
-            'ml_per_mm' => AmountInput::of(Measure::DipstickVolume, VolumeUnit::Millilitre, 0.1, 100)->inSpecBook(SpecFigure::OilPerMillimetre),
-            'error_mm' => AmountInput::of(Measure::DipstickHeight, LengthUnit::Millimetre, 0, 50)->by(1),
+            'over_mm' => AmountInput::between(Measure::DipstickHeight, LengthUnit::Millimetre, 0, 200),
+            'ml_per_mm' => AmountInput::between(Measure::DipstickVolume, VolumeUnit::Millilitre, 0.1, 100)->inSpecBook(SpecFigure::OilPerMillimetre),
+            'error_mm' => AmountInput::between(Measure::DipstickHeight, LengthUnit::Millimetre, 0, 50)->by(1),
             ...DilutedOil::oil(),
         ];
     }

@@ -51,11 +51,11 @@ final class HydrolockCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'displacement_cc' => AmountInput::of(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->usually(20, 800)->inSpecBook(SpecFigure::Displacement),
-            'compression_ratio' => AmountInput::of(Measure::CompressionRatio, RatioUnit::ToOne, 3, 20)->optional()->usually(5, 12)->inSpecBook(SpecFigure::CompressionRatio),
-            'liquid_ml' => AmountInput::of(Measure::CylinderVolume, VolumeUnit::Millilitre, 0, 3_000)->by(0),
-            'drops_per_minute' => AmountInput::of(Measure::DropRate, FrequencyUnit::PerMinute, 0.01, 600)->by(6),
-            'drop_ml' => AmountInput::of(Measure::DropVolume, VolumeUnit::Millilitre, 0.01, 0.1)->by(0.025),
+            'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->usually(20, 800)->inSpecBook(SpecFigure::Displacement),
+            'compression_ratio' => AmountInput::between(Measure::CompressionRatio, RatioUnit::ToOne, 3, 20)->optional()->usually(5, 12)->inSpecBook(SpecFigure::CompressionRatio),
+            'liquid_ml' => AmountInput::between(Measure::CylinderVolume, VolumeUnit::Millilitre, 0, 3_000)->by(0),
+            'drops_per_minute' => AmountInput::between(Measure::DropRate, FrequencyUnit::PerMinute, 0.01, 600)->by(6),
+            'drop_ml' => AmountInput::between(Measure::DropVolume, VolumeUnit::Millilitre, 0.01, 0.1)->by(0.025),
         ];
     }
 
@@ -63,7 +63,7 @@ final class HydrolockCalculation implements Calculation
     {
         $displacement = $in->get('displacement_cc', Volume::class);
         $known = $in->find('compression_ratio', Ratio::class);
-        $typical = $this->classes->of(null, $displacement->in(VolumeUnit::CubicCentimetre))?->values[SpecFigure::CompressionRatio->value] ?? null;
+        $typical = $this->classes->forEngine(null, $displacement->in(VolumeUnit::CubicCentimetre))?->values[SpecFigure::CompressionRatio->value] ?? null;
         $ratio = $known ?? Ratio::of($typical->amount ?? self::USUAL_RATIO, RatioUnit::ToOne);
         $cylinder = Hydrolock::in($displacement, $ratio, $in->get('liquid_ml', Volume::class));
         $effective = $cylinder->effectiveCompression();
@@ -88,7 +88,7 @@ final class HydrolockCalculation implements Calculation
                 Figure::amount('ratio_used', $ratio, RatioUnit::ToOne, Measure::CompressionRatio),
                 Figure::yesNo('ratio_unverified', null === $known),
             ],
-            drawing: CylinderDrawing::of($cylinder),
+            drawing: CylinderDrawing::ofHydrolock($cylinder),
         );
     }
 }

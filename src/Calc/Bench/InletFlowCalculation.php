@@ -41,15 +41,15 @@ final class InletFlowCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'bucket_ml' => AmountInput::of(Measure::BucketVolume, VolumeUnit::Millilitre, 0, 200_000),
-            'seconds' => AmountInput::of(Measure::Stopwatch, DurationUnit::Second, 1, 1_800),
-            'gal_per_min' => AmountInput::of(Measure::WaterFlow, FlowUnit::GallonPerMinute, 0.2, 20)->inSpecBook(SpecFigure::PumpFlow),
+            'bucket_ml' => AmountInput::between(Measure::BucketVolume, VolumeUnit::Millilitre, 0, 200_000),
+            'seconds' => AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 1, 1_800),
+            'gal_per_min' => AmountInput::between(Measure::WaterFlow, FlowUnit::GallonPerMinute, 0.2, 20)->inSpecBook(SpecFigure::PumpFlow),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        $inlet = InletFlow::of($in->get('bucket_ml', Volume::class), $in->get('seconds', Duration::class), $in->get('gal_per_min', VolumeFlow::class));
+        $inlet = InletFlow::fromBucket($in->get('bucket_ml', Volume::class), $in->get('seconds', Duration::class), $in->get('gal_per_min', VolumeFlow::class));
 
         return new Answer($inlet->isEnough() ? 'enough' : 'short', $inlet->isEnough() ? VerdictTone::Good : VerdictTone::Bad, [
             Figure::amount('supply_l_per_min', $inlet->supply, FlowUnit::LitrePerMinute, Measure::WaterFlow),

@@ -45,11 +45,11 @@ final class JetCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'bore_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional()->usually(0.25, 2)->inSpecBook(SpecFigure::MainJet),
-            'drill' => AmountInput::of(Measure::Pieces, CountUnit::Each, 60, 80)->optional(),
+            'bore_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional()->usually(0.25, 2)->inSpecBook(SpecFigure::MainJet),
+            'drill' => AmountInput::between(Measure::Pieces, CountUnit::Each, 60, 80)->optional(),
             'wires_mm' => new AmountsInput(Measure::Bore, LengthUnit::Millimetre, 0.02, 5),
-            'altitude_m' => AmountInput::of(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->by(0),
-            'celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 60)->by(15),
+            'altitude_m' => AmountInput::between(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->by(0),
+            'celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 60)->by(15),
         ];
     }
 
@@ -61,10 +61,10 @@ final class JetCalculation implements Calculation
         if (null === $diameter) {
             return new Answer('nothing', VerdictTone::Plain, []);
         }
-        $bore = JetBore::of($diameter);
+        $bore = JetBore::ofDiameter($diameter);
         $next = $drills->nextAbove($bore->diameter);
         $wider = null === $next ? null : $drills->diameter($next);
-        $wires = WireSet::of($in->all('wires_mm', Length::class));
+        $wires = WireSet::fromWires($in->all('wires_mm', Length::class));
         $wire = $wires->forBore($bore);
         $density = AirDensity::share($in->get('altitude_m', Length::class), $in->get('celsius', Temperature::class));
 
@@ -83,7 +83,7 @@ final class JetCalculation implements Calculation
                 Figure::amount('widest_wire_mm', $bore->widestWire(), LengthUnit::Millimetre, Measure::Bore),
                 Figure::number('next_drill', $next),
                 Figure::amount('next_drill_mm', $wider, LengthUnit::Millimetre, Measure::Bore),
-                Figure::number('next_drill_flow', null === $wider ? null : $bore->flowInto(JetBore::of($wider)), 3),
+                Figure::number('next_drill_flow', null === $wider ? null : $bore->flowInto(JetBore::ofDiameter($wider)), 3),
                 Figure::number('air_density', $density, 3),
                 Figure::amount('bore_at_altitude_mm', $bore->forAir($density)->diameter, LengthUnit::Millimetre, Measure::Bore),
             ],

@@ -45,24 +45,24 @@ final class JetEnlargingCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'bore_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->inSpecBook(SpecFigure::PilotJet),
-            'to_mm' => AmountInput::of(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional(),
+            'bore_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->inSpecBook(SpecFigure::PilotJet),
+            'to_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional(),
             'school' => new ChoiceInput(DrillingSchool::class, 'school', DrillingSchool::Never, 'jet_drilling'),
             'done' => new TicksInput(BeforeDrilling::class, 'before_drilling'),
-            'air_to_fuel' => AmountInput::of(Measure::CompressionRatio, RatioUnit::ToOne, 8, 25)->by(14.7),
+            'air_to_fuel' => AmountInput::between(Measure::CompressionRatio, RatioUnit::ToOne, 8, 25)->by(14.7),
         ];
     }
 
     public function run(Given $in): Answer
     {
         $drills = NumberDrills::shipped();
-        $from = JetBore::of($in->get('bore_mm', Length::class));
+        $from = JetBore::ofDiameter($in->get('bore_mm', Length::class));
         $next = $drills->nextAbove($from->diameter);
         $to = $in->find('to_mm', Length::class) ?? (null === $next ? null : $drills->diameter($next));
         if (null === $to) {
             return new Answer('no_drill', VerdictTone::Plain, [Figure::amount('bore_mm', $from->diameter, LengthUnit::Millimetre, Measure::Bore)]);
         }
-        $weighed = JetEnlargement::weigh($from, JetBore::of($to), $in->get('school', DrillingSchool::class), $in->all('done', BeforeDrilling::class));
+        $weighed = JetEnlargement::weigh($from, JetBore::ofDiameter($to), $in->get('school', DrillingSchool::class), $in->all('done', BeforeDrilling::class));
 
         return new Answer(
             match (true) {

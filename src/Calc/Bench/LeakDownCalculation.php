@@ -40,9 +40,9 @@ final class LeakDownCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'regulated_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 5, 150)->by(100),
-            'cylinder_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0, 170),
-            'error_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0, 20)->by(1),
+            'regulated_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 5, 150)->by(100),
+            'cylinder_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0, 170),
+            'error_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0, 20)->by(1),
             'hiss' => new ChoiceInput(Hiss::class, 'hiss', Hiss::NotHeard),
         ];
     }

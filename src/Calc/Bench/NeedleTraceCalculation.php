@@ -37,12 +37,12 @@ final class NeedleTraceCalculation implements Calculation
     {
         return [
             'csv' => new SeriesInput(PressureUnit::cases()),
-            'strict_psi' => AmountInput::of(Measure::GaugePressure, PressureUnit::Psi, 0.05, 1)->by(NeedleTrace::STRICT_LOSS_PSI),
+            'strict_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0.05, 1)->by(NeedleTrace::STRICT_LOSS_PSI),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        return TraceAnswers::needle(NeedleTrace::of($in->get('csv', SeriesFile::class)->series, $in->get('strict_psi', Pressure::class)));
+        return TraceAnswers::needle(NeedleTrace::fromPressures($in->get('csv', SeriesFile::class)->series, $in->get('strict_psi', Pressure::class)));
     }
 }

@@ -39,8 +39,8 @@ final class PremixCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'fuel_ml' => AmountInput::of(Measure::TankVolume, VolumeUnit::Millilitre, 10, 200_000)->inSpecBook(SpecFigure::Tank),
-            'parts_to_one' => AmountInput::of(Measure::CompressionRatio, RatioUnit::ToOne, 10, 200)->by(50)->usually(16, 100),
+            'fuel_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 10, 200_000)->inSpecBook(SpecFigure::Tank),
+            'parts_to_one' => AmountInput::between(Measure::CompressionRatio, RatioUnit::ToOne, 10, 200)->by(50)->usually(16, 100),
         ];
     }
 

@@ -50,7 +50,7 @@ final class PullLogCalculation implements Calculation
     public function run(Given $in): Answer
     {
         $pulls = $in->all('thrown_ml', Volume::class);
-        $log = PullLog::of($pulls);
+        $log = PullLog::fromPulls($pulls);
         $what = $log->thrown()->inMillilitres() > 0.0 ? $in->get('liquid', Ejecta::class)->value : 'none';
 
         return new Answer(
@@ -67,7 +67,7 @@ final class PullLogCalculation implements Calculation
                 Figure::word('what', $what, 'pull.ejecta'),
             ],
             0 === $log->count() ? [] : [Finding::observed('pull.ejecta', $what)->measuring(['pulls' => $log->count(), 'thrown_ml' => round($log->thrown()->inMillilitres(), 1)])],
-            [] === $pulls ? null : BarDrawing::of('thrown_by_pull', array_map(
+            [] === $pulls ? null : BarDrawing::withBars('thrown_by_pull', array_map(
                 static fn (int $pull, Volume $thrown): Bar => new Bar((string) ($pull + 1), $thrown->inMillilitres(), Figures::amount($thrown, Measure::CylinderVolume)),
                 array_keys($pulls),
                 $pulls,

@@ -50,21 +50,21 @@ final class RepairCalculation implements Calculation
     {
         return [
             'contamination' => new ChoiceInput(Contamination::class, 'bowl.inside', Contamination::Sediment),
-            'wage_per_hour' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 1_000)->by(60),
-            'comeback_cost' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(40),
-            'machine_worth' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->optional(),
-            'clean_hours' => AmountInput::of(Measure::Labor, DurationUnit::Hour, 0, 100)->by(0.75),
-            'clean_parts' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(3),
-            'clean_worked' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
-            'clean_failed' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
-            'kit_hours' => AmountInput::of(Measure::Labor, DurationUnit::Hour, 0, 100)->by(1),
-            'kit_parts' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(12),
-            'kit_worked' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
-            'kit_failed' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
-            'replace_hours' => AmountInput::of(Measure::Labor, DurationUnit::Hour, 0, 100)->by(0.5),
-            'replace_parts' => AmountInput::of(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(45),
-            'replace_worked' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
-            'replace_failed' => AmountInput::of(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'wage_per_hour' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 1_000)->by(60),
+            'comeback_cost' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(40),
+            'machine_worth' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->optional(),
+            'clean_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->by(0.75),
+            'clean_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(3),
+            'clean_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'clean_failed' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'kit_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->by(1),
+            'kit_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(12),
+            'kit_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'kit_failed' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'replace_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->by(0.5),
+            'replace_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(45),
+            'replace_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'replace_failed' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
         ];
     }
 
@@ -121,7 +121,7 @@ final class RepairCalculation implements Calculation
                 default => VerdictTone::Good,
             },
             $figures,
-            drawing: BarDrawing::of('expected_cost', array_map(
+            drawing: BarDrawing::withBars('expected_cost', array_map(
                 static fn (WayCost $cost): Bar => new Bar($cost->way->way->value, $cost->expected->inDollars(), Figures::amount($cost->expected, Measure::Price), $cost->least->inDollars(), $cost->most->inDollars()),
                 $choice->ways,
             ), $worth?->inDollars(), null === $worth ? null : Figures::amount($worth, Measure::Price)),

@@ -38,7 +38,7 @@ final class SeasonOilCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'coldest_celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 50),
+            'coldest_celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 50),
             ...DilutedOil::mark(),
         ];
     }

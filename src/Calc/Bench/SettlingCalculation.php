@@ -37,8 +37,8 @@ final class SettlingCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'height_mm' => AmountInput::of(Measure::JarHeight, LengthUnit::Millimetre, 5, 500),
-            'drop_um' => AmountInput::of(Measure::DropSize, LengthUnit::Micrometre, 1, 90)->by(20),
+            'height_mm' => AmountInput::between(Measure::JarHeight, LengthUnit::Millimetre, 5, 500),
+            'drop_um' => AmountInput::between(Measure::DropSize, LengthUnit::Micrometre, 1, 90)->by(20),
         ];
     }
 

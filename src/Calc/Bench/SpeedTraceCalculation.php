@@ -42,13 +42,13 @@ final class SpeedTraceCalculation implements Calculation
     {
         return [
             'csv' => new SeriesInput([...SpeedUnit::cases(), ...FrequencyUnit::cases()]),
-            'poles' => AmountInput::of(Measure::Pieces, CountUnit::Each, 2, 8)->by(2)->inSpecBook(SpecFigure::Poles),
-            'limit_rpm' => AmountInput::of(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 20_000)->optional(),
+            'poles' => AmountInput::between(Measure::Pieces, CountUnit::Each, 2, 8)->by(2)->inSpecBook(SpecFigure::Poles),
+            'limit_rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 20_000)->optional(),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        return TraceAnswers::speed(SpeedTrace::of(Alternator::of($in->get('poles', Count::class))->speeds($in->get('csv', SeriesFile::class)), $in->find('limit_rpm', ShaftSpeed::class)));
+        return TraceAnswers::speed(SpeedTrace::fromSpeeds(Alternator::withPoles($in->get('poles', Count::class))->speeds($in->get('csv', SeriesFile::class)), $in->find('limit_rpm', ShaftSpeed::class)));
     }
 }

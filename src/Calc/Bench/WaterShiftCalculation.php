@@ -40,11 +40,11 @@ final class WaterShiftCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'fuel_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000),
-            'water_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000),
-            'aqueous_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0, 4_000),
-            'celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, 0, 40)->by(20),
-            'error_ml' => AmountInput::of(Measure::JarVolume, VolumeUnit::Millilitre, 0.01, 50)->by(WaterShift::READING_ERROR_ML)->usually(0.1, 5),
+            'fuel_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000),
+            'water_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000),
+            'aqueous_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 4_000),
+            'celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, 0, 40)->by(20),
+            'error_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0.01, 50)->by(WaterShift::READING_ERROR_ML)->usually(0.1, 5),
         ];
     }
 

@@ -45,15 +45,15 @@ final class WaterToleranceCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'ethanol' => AmountInput::of(Measure::Share, ShareUnit::Whole, 0, 0.15)->by(0.1),
-            'celsius' => AmountInput::of(Measure::AirTemperature, TemperatureUnit::Celsius, -20, 40),
-            'tank_ml' => AmountInput::of(Measure::TankVolume, VolumeUnit::Millilitre, 1, 200_000)->inSpecBook(SpecFigure::Tank),
+            'ethanol' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 0.15)->by(0.1),
+            'celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -20, 40),
+            'tank_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 1, 200_000)->inSpecBook(SpecFigure::Tank),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        $held = $this->tolerance->of($in->get('ethanol', Share::class)->asFraction(), $in->get('celsius', Temperature::class), $in->get('tank_ml', Volume::class));
+        $held = $this->tolerance->tolerated($in->get('ethanol', Share::class)->asFraction(), $in->get('celsius', Temperature::class), $in->get('tank_ml', Volume::class));
 
         return new Answer($held->fromMemory ? 'from_memory' : 'held', VerdictTone::Plain, [
             Figure::amount('water_ml', $held->water, VolumeUnit::Millilitre, Measure::JarVolume),

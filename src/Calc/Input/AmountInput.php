@@ -33,7 +33,7 @@ final readonly class AmountInput implements Input
      * @param float $least allowed, in that unit
      * @param float $most  allowed, in that unit
      */
-    public static function of(Measure $measure, Unit $unit, float $least, float $most): self
+    public static function between(Measure $measure, Unit $unit, float $least, float $most): self
     {
         return new self($measure, new Interval($least, $most, $unit));
     }

@@ -22,7 +22,7 @@ final readonly class AmountsInput implements Input
 
     public function __construct(private Measure $measure, Unit $unit, float $least, float $most)
     {
-        $this->each = AmountInput::of($measure, $unit, $least, $most);
+        $this->each = AmountInput::between($measure, $unit, $least, $most);
         $this->possible = new Interval($least, $most, $unit);
     }
 

@@ -26,7 +26,7 @@ enum Scenario: string
     }
 
     /** @return list<self> */
-    public static function of(TraceKind $kind): array
+    public static function forTrace(TraceKind $kind): array
     {
         return array_values(array_filter(self::cases(), static fn (self $scenario): bool => $scenario->kind() === $kind));
     }

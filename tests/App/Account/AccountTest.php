@@ -161,7 +161,7 @@ final class AccountTest extends ShedTestCase
     public function testWhatIsKeptIsWipedAtSignOut(): void
     {
         $this->signInByHand();
-        $kept = KeptInput::of(Request::create('/jobs/1/findings', 'POST', ['test' => 'look.oil_colour']));
+        $kept = KeptInput::fromRequest(Request::create('/jobs/1/findings', 'POST', ['test' => 'look.oil_colour']));
         self::service(KeptForms::class)->keep($this->member(Role::Technician)->getId(), $kept ?? self::fail());
         $this->browser->submitForm('Sign out');
         self::assertFalse(self::service(KeptForms::class)->has($this->member(Role::Technician)));

@@ -33,7 +33,7 @@ final class PeopleTest extends ShedTestCase
         self::service(People::class)->leaveOrReturn($this->member(Role::Technician), true, $this->member(Role::Owner));
         $this->browser->request('GET', '/');
         self::assertResponseRedirects('/sign-in');
-        self::assertSame([], self::service(OpenSessionRepository::class)->of($this->member(Role::Technician)));
+        self::assertSame([], self::service(OpenSessionRepository::class)->ofMember($this->member(Role::Technician)));
     }
 
     public function testAnotherRoleEndsTheSession(): void
@@ -53,7 +53,7 @@ final class PeopleTest extends ShedTestCase
     {
         $this->signIn();
         $sessions = self::service(OpenSessionRepository::class);
-        $session = $sessions->of($this->member(Role::Technician))[0]->getId();
+        $session = $sessions->ofMember($this->member(Role::Technician))[0]->getId();
         self::assertTrue($sessions->isOpen($session));
         self::service(People::class)->signOutEverywhere($this->member(Role::Technician), $this->member(Role::Owner));
         self::assertFalse($sessions->isOpen($session));
@@ -69,9 +69,9 @@ final class PeopleTest extends ShedTestCase
         $page = $this->browser->request('GET', '/me');
         self::assertStringContainsString('Safari, iPhone', $page->filter('#sessions')->text());
         $this->browser->submit($page->filter('#sessions')->selectButton('Sign out there')->form());
-        self::assertCount(2, self::service(OpenSessionRepository::class)->of($this->member(Role::Technician)));
+        self::assertCount(2, self::service(OpenSessionRepository::class)->ofMember($this->member(Role::Technician)));
         $this->browser->submit($this->browser->request('GET', '/me')->filter('#sessions')->selectButton('Sign out everywhere else')->form());
-        self::assertCount(1, self::service(OpenSessionRepository::class)->of($this->member(Role::Technician)));
+        self::assertCount(1, self::service(OpenSessionRepository::class)->ofMember($this->member(Role::Technician)));
         $this->browser->request('GET', '/me');
         self::assertResponseIsSuccessful();
     }
@@ -187,7 +187,7 @@ final class PeopleTest extends ShedTestCase
             self::assertTrue($members->isLikeAnother($name), $name);
         }
         self::assertFalse($members->isLikeAnother('una'));
-        self::assertSame('strasse', SignInName::of('STRAẞE'));
+        self::assertSame('strasse', SignInName::fromTyped('STRAẞE'));
     }
 
     public function testAnUnknownNameCostsOneHashLikeAKnownOne(): void

@@ -168,7 +168,7 @@ final class CarburetorPagesTest extends ShedTestCase
         $this->move($job, ['what' => 'clean', 'place' => '2', 'method' => 'ultrasonic', 'back' => 'cleaning']);
         self::assertResponseRedirects('/jobs/'.$job->getId().'/carburetor/cleaning');
         self::assertSame([8], array_map(static fn ($wait): int => $wait->minutes(), self::service(WaitRepository::class)->ofJob($this->again($job))));
-        self::assertSame(['pilot_jet' => 'thin pick'], self::service(ToolSizes::class)->of('plastic_pilot'), 'and the tool is remembered for the next of its type');
+        self::assertSame(['pilot_jet' => 'thin pick'], self::service(ToolSizes::class)->forType('plastic_pilot'), 'and the tool is remembered for the next of its type');
     }
 
     public function testTheOrderOfOneIsKeptAndTheNextBeginsWithIt(): void

@@ -76,7 +76,7 @@ final class NextOnlyTest extends KernelTestCase
             return 'parts came';
         }
         $case = self::service(Recorder::class)->open($job)->case();
-        $next = self::service(Progression::class)->of($case, self::service(Assessor::class)->assess($case))->next() ?? self::fail($job->getStand()->value.' names nothing');
+        $next = self::service(Progression::class)->standOf($case, self::service(Assessor::class)->assess($case))->next() ?? self::fail($job->getStand()->value.' names nothing');
         $ledger = self::service(Recorder::class)->open($job)->ledger();
         if ($ledger->isApart() && \in_array($next, ['bowl.on', 'carburetor.on', 'carburetor.checked'], true)) {
             // The room it leads to leads on to the bench.

@@ -60,11 +60,11 @@ final class GaugeTest extends TestCase
             $times[] = $t;
             $values[] = $unit->toSi($scenario->at($t));
         }
-        $series = Series::of($times, $values);
+        $series = Series::fromSamples($times, $values);
         $limit = Scenario::Overspeed === $scenario ? ShaftSpeed::of(3456, SpeedUnit::Rpm) : null;
-        self::assertSame($verdict, TraceKind::Needle === $scenario->kind() ? NeedleTrace::of($series)->verdict : SpeedTrace::of($series, $limit)->verdict);
+        self::assertSame($verdict, TraceKind::Needle === $scenario->kind() ? NeedleTrace::fromPressures($series)->verdict : SpeedTrace::fromSpeeds($series, $limit)->verdict);
         if (Scenario::DroopUnderLoad === $scenario) {
-            self::assertEqualsWithDelta(4.0, SpeedTrace::of($series)->droop(), 0.3);
+            self::assertEqualsWithDelta(4.0, SpeedTrace::fromSpeeds($series)->droop(), 0.3);
         }
     }
 
@@ -76,8 +76,8 @@ final class GaugeTest extends TestCase
         self::assertCount(1501, $readings);
         self::assertSame(0.0, $readings[0]->seconds);
         self::assertEqualsWithDelta(75.0, $readings[1500]->seconds, 1e-6);
-        $series = Series::of(array_column($readings, 'seconds'), array_column($readings, 'value'));
-        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::of($series)->verdict);
+        $series = Series::fromSamples(array_column($readings, 'seconds'), array_column($readings, 'value'));
+        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::fromPressures($series)->verdict);
         // Another listener at the same port, and what nobody knows means the usual.
         self::assertSame(NeedleVerdict::Seals, self::verdict($gauge->read(TraceKind::Needle, 'no-such-thing')));
     }
@@ -144,7 +144,7 @@ final class GaugeTest extends TestCase
             $values[] = $reading->value;
         }
 
-        return NeedleTrace::of(Series::of($times, $values))->verdict;
+        return NeedleTrace::fromPressures(Series::fromSamples($times, $values))->verdict;
     }
 
     private static function freePort(): int

@@ -199,7 +199,7 @@ final class DiagnosisPagesTest extends ShedTestCase
 
     public function testEverythingThatCanBeSaidCanBeSaidInShort(): void
     {
-        $shorthand = self::service(Lexicon::class)->of(new MachineFacts(MachineKind::PressureWasher));
+        $shorthand = self::service(Lexicon::class)->forMachine(new MachineFacts(MachineKind::PressureWasher));
         $vocabulary = Vocabulary::shipped();
         foreach ($vocabulary->tests as $test) {
             if (!$vocabulary->applies($test->id, new MachineFacts(MachineKind::PressureWasher))) {
@@ -221,7 +221,7 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->post('/jobs/'.$job->getId().'/short', ['line' => 'crankcase.drained; crank fill; oil lev at']);
         self::assertResponseRedirects('/jobs/'.$job->getId().'/likely');
         $case = $this->record($this->again($job))->case();
-        self::assertSame('filled', $case->state->of('crankcase'));
+        self::assertSame('filled', $case->state->stateOf('crankcase'));
         self::assertSame(['at_mark'], $case->standing('look.oil_level')?->outcomes);
     }
 

@@ -81,9 +81,9 @@ final class HostileInputTest extends ShedTestCase
     public function testSeriesOfAnyFiniteNumbersAreReadOrRefused(): void
     {
         foreach ([1e9, -1e9, 1e-300, 0.0, 9.99e9] as $value) {
-            self::assertSame([$value], Series::of([1.0], [$value])->values);
+            self::assertSame([$value], Series::fromSamples([1.0], [$value])->values);
         }
-        self::assertSame([], Series::of([\NAN], [1.0])->values);
+        self::assertSame([], Series::fromSamples([\NAN], [1.0])->values);
     }
 
     public function testTextThatIsNotUtf8IsReadWithAMark(): void

@@ -79,10 +79,10 @@ final class PagesTest extends ShedTestCase
 
     public function testWhatIsKeptIsBounded(): void
     {
-        self::assertNull(KeptInput::of(Request::create('/x', 'POST', ['text' => str_repeat('x', 200_000)])));
-        self::assertNull(KeptInput::of(Request::create('/x', 'GET', ['text' => 'x'])));
-        self::assertNull(KeptInput::of(Request::create('/x', 'POST', [])));
-        self::assertSame('/elsewhere.example/x', KeptInput::of(Request::create('http://localhost//elsewhere.example/x', 'POST', ['a' => 'b']))?->path);
+        self::assertNull(KeptInput::fromRequest(Request::create('/x', 'POST', ['text' => str_repeat('x', 200_000)])));
+        self::assertNull(KeptInput::fromRequest(Request::create('/x', 'GET', ['text' => 'x'])));
+        self::assertNull(KeptInput::fromRequest(Request::create('/x', 'POST', [])));
+        self::assertSame('/elsewhere.example/x', KeptInput::fromRequest(Request::create('http://localhost//elsewhere.example/x', 'POST', ['a' => 'b']))?->path);
     }
 
     public function testAHandedBackMachineIsReadNotWrittenUntilTakenBack(): void

@@ -48,7 +48,7 @@ final class DrawingsTest extends TestCase
     public function testATraceOfAnyLengthDrawsTwoPointsAColumnWithinItsFrame(): void
     {
         foreach ([20.0, 1000.0] as $rate) {
-            $drawing = TraceDrawing::ofNeedle(NeedleTrace::of(Shapes::series(Shapes::needle($rate, decay: 0.001))));
+            $drawing = TraceDrawing::ofNeedle(NeedleTrace::fromPressures(Shapes::series(Shapes::needle($rate, decay: 0.001))));
             $points = explode(' ', $drawing->points);
             self::assertLessThanOrEqual(2 * (TraceDrawing::RIGHT - TraceDrawing::LEFT + 1), \count($points));
             foreach ($points as $point) {
@@ -65,17 +65,17 @@ final class DrawingsTest extends TestCase
     public function testALimitIsDrawnAboveWhatStaysBelowIt(): void
     {
         $series = Shapes::series(Shapes::speed(20, 20, static fn (): float => 3100.0));
-        $drawing = TraceDrawing::ofSpeed(SpeedTrace::of($series, ShaftSpeed::of(3456, SpeedUnit::Rpm)));
+        $drawing = TraceDrawing::ofSpeed(SpeedTrace::fromSpeeds($series, ShaftSpeed::of(3456, SpeedUnit::Rpm)));
         self::assertNotNull($drawing->limitLevel);
         foreach (explode(' ', $drawing->points) as $point) {
             self::assertGreaterThan($drawing->limitLevel, (float) explode(',', $point)[1]);
         }
-        self::assertNull(TraceDrawing::ofSpeed(SpeedTrace::of($series))->limitLevel);
+        self::assertNull(TraceDrawing::ofSpeed(SpeedTrace::fromSpeeds($series))->limitLevel);
     }
 
     public function testLiquidFillsItsShareOfTheRoomAndThenHoldsThePistonDown(): void
     {
-        $at = static fn (float $millilitres): CylinderDrawing => CylinderDrawing::of(Hydrolock::in(Volume::millilitres(160), Ratio::of(9, RatioUnit::ToOne), Volume::millilitres($millilitres)));
+        $at = static fn (float $millilitres): CylinderDrawing => CylinderDrawing::ofHydrolock(Hydrolock::in(Volume::millilitres(160), Ratio::of(9, RatioUnit::ToOne), Volume::millilitres($millilitres)));
         // 160/(9 − 1) = 20 mL of room.
         $half = $at(10);
         self::assertEqualsWithDelta((CylinderDrawing::TOP + CylinderDrawing::CROWN) / 2, $half->surface, 1e-9);
@@ -88,7 +88,7 @@ final class DrawingsTest extends TestCase
 
     public function testBeliefIsDrawnWithinItsFrameAndItsNumbersDoNotCoverOneAnother(): void
     {
-        $drawing = CourseDrawing::of([['a' => 0.1, 'b' => 0.1, 'c' => 0.05], ['a' => 0.5, 'b' => 0.5, 'c' => 0.1], ['a' => 1.0, 'b' => 0.99, 'c' => 0.02]]);
+        $drawing = CourseDrawing::ofBeliefs([['a' => 0.1, 'b' => 0.1, 'c' => 0.05], ['a' => 0.5, 'b' => 0.5, 'c' => 0.1], ['a' => 1.0, 'b' => 0.99, 'c' => 0.02]]);
         self::assertSame(['a', 'b'], array_column($drawing->lines, 'fault'), 'what was never believed is not drawn');
         foreach ($drawing->lines as $line) {
             preg_match_all('/([\d.]+) ([\d.]+)/', $line['path'], $points, \PREG_SET_ORDER);
@@ -98,13 +98,13 @@ final class DrawingsTest extends TestCase
             }
         }
         self::assertGreaterThanOrEqual(20.0, $drawing->lines[1]['markY'] - $drawing->lines[0]['markY']);
-        self::assertSame([], CourseDrawing::of([[]])->lines);
+        self::assertSame([], CourseDrawing::ofBeliefs([[]])->lines);
     }
 
     public function testBarsStandOnOneFloorInProportion(): void
     {
         $bar = static fn (float $amount, ?float $least = null, ?float $most = null): Bar => new Bar('1', $amount, Figures::share($amount), $least, $most);
-        $drawing = BarDrawing::of('expected_cost', [$bar(10), $bar(20, 12, 40)], 30, Figures::share(30));
+        $drawing = BarDrawing::withBars('expected_cost', [$bar(10), $bar(20, 12, 40)], 30, Figures::share(30));
         $floor = $drawing->level(0);
         self::assertEqualsWithDelta(2.0, ($floor - $drawing->level(20)) / ($floor - $drawing->level(10)), 0.02);
         self::assertLessThan($drawing->level(30), $drawing->level(40), 'the whisker stands out over the limit');

@@ -74,7 +74,7 @@ final class SchoolTest extends ShedTestCase
 
     private function input(): IntakeInput
     {
-        $input = IntakeInput::of($this->job());
+        $input = IntakeInput::fromJob($this->job());
         $input->label = 'Heronbill school mower';
         $input->kind = MachineKind::Mower;
 

@@ -261,7 +261,7 @@ final class PartsLedgerTest extends TestCase
             ->after(MoveKind::Off->move(said: ['kind' => 'bowl_bolt', 'size' => '11 mm']))
             ->after(MoveKind::Off->move(said: ['name' => 'Collar', 'material' => 'brass', 'orientation' => 'step down']))
             ->after(MoveKind::Off->move(said: ['kind' => 'governor_link', 'hole' => 'upper']));
-        $move = Move::fromArray(MoveKind::Begin->move(said: ['type' => 'bowl_brass'], order: RemovalTemplate::of($ledger))->toArray());
+        $move = Move::fromArray(MoveKind::Begin->move(said: ['type' => 'bowl_brass'], order: RemovalTemplate::fromLedger($ledger))->toArray());
         $next = Carburetors::shipped()->ledger([$move]);
         self::assertSame([['bowl_bolt', '', '11 mm'], ['own-2', 'Collar', null], ['governor_link', '', null]], array_map(static fn (PartKind $kind): array => [$kind->id, $kind->name, $kind->size], $next->stillOn()));
         self::assertSame(['orientation'], $next->stillOn()[1]->asks);
@@ -269,7 +269,7 @@ final class PartsLedgerTest extends TestCase
         self::refused('strip.unknown_hole', static fn () => $next->after(MoveKind::Off->move(said: ['kind' => 'governor_link'])));
         $next = $next->after(MoveKind::Off->move(said: ['kind' => 'own-2', 'orientation' => 'step down']));
         self::assertSame(['Collar', 'brass'], [$next->parts[1]->name, $next->parts[1]->material->value]);
-        $free = Carburetors::shipped()->ledger([MoveKind::Begin->move(said: ['type' => 'free'], order: RemovalTemplate::of($ledger))]);
+        $free = Carburetors::shipped()->ledger([MoveKind::Begin->move(said: ['type' => 'free'], order: RemovalTemplate::fromLedger($ledger))]);
         self::assertSame([3, []], [\count($free->stillOn()), $free->passages()]);
     }
 

@@ -29,7 +29,7 @@ final class PullLogTest extends TestCase
     #[DataProvider('logs')]
     public function testGoesOnUntilNothingComes(array $pulls, bool $isDry): void
     {
-        $log = PullLog::of(array_map(Volume::millilitres(...), $pulls));
+        $log = PullLog::fromPulls(array_map(Volume::millilitres(...), $pulls));
         self::assertSame($isDry, $log->isDry());
         self::assertSame(\count($pulls), $log->count());
         self::assertEqualsWithDelta(array_sum($pulls), $log->thrown()->inMillilitres(), 1e-9);
@@ -38,8 +38,8 @@ final class PullLogTest extends TestCase
     public function testRefusesWhatNoCylinderHolds(): void
     {
         self::assertRefused(
-            static fn () => PullLog::of([Volume::millilitres(5), Volume::millilitres(-1)]),
-            static fn () => PullLog::of([Volume::millilitres(501)]),
+            static fn () => PullLog::fromPulls([Volume::millilitres(5), Volume::millilitres(-1)]),
+            static fn () => PullLog::fromPulls([Volume::millilitres(501)]),
         );
     }
 }

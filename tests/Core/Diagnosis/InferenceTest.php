@@ -54,7 +54,7 @@ final class InferenceTest extends TestCase
             $priors['f'.(2 * $pair)] = $random->float(0.05, 0.4);
             $priors['f'.(2 * $pair + 1)] = $random->float(0.05, 0.4);
             foreach ([0.8, 0.5] as $number => $share) {
-                $model = TestModel::of(['fine' => 0.95, 'bad' => 0.05], ['f'.(2 * $pair) => ['bad' => $share], 'f'.(2 * $pair + 1) => ['bad' => 0.9 - $share / 2]]);
+                $model = TestModel::fromOdds(['fine' => 0.95, 'bad' => 0.05], ['f'.(2 * $pair) => ['bad' => $share], 'f'.(2 * $pair + 1) => ['bad' => 0.9 - $share / 2]]);
                 $observations[] = new Observation("t$pair.$number", $model, [1], []);
             }
         }
@@ -80,7 +80,7 @@ final class InferenceTest extends TestCase
         // By hand: a in 1 of 5 brings b, by itself in 1 of 10, with chance a half; seen bad, which b shows in 4 of 5 and a
         // sound machine in 1 of 20. With a: b is 0.55, seen 0.55·0.81 + 0.45·0.05 = 0.468; without: 0.1·0.81 + 0.9·0.05
         // = 0.126. a: 0.2·0.468/(0.2·0.468 + 0.8·0.126) = 0.48148; b: (0.2·0.4455 + 0.8·0.081)/0.1944 = 0.79167.
-        $model = TestModel::of(['fine' => 0.95, 'bad' => 0.05], ['b' => ['bad' => 0.8]]);
+        $model = TestModel::fromOdds(['fine' => 0.95, 'bad' => 0.05], ['b' => ['bad' => 0.8]]);
         $beliefs = Inference::posterior(['a' => 0.2, 'b' => 0.1], [new Observation('t', $model, [1], [])], ['a' => ['b' => 0.5]]);
         self::assertEqualsWithDelta(0.48148, $beliefs['a'], 1e-5);
         self::assertEqualsWithDelta(0.79167, $beliefs['b'], 1e-5);
@@ -95,7 +95,7 @@ final class InferenceTest extends TestCase
     {
         // One in ten has it; it shows in 4 of 5, and a sound machine looks so in 1 of 20. The fault shows or the machine
         // does by itself: 0.8 + 0.2·0.05 = 0.81; 0.1·0.81/(0.1·0.81 + 0.9·0.05) = 0.642857.
-        $model = TestModel::of(['fine' => 0.95, 'bad' => 0.05], ['a' => ['bad' => 0.8]]);
+        $model = TestModel::fromOdds(['fine' => 0.95, 'bad' => 0.05], ['a' => ['bad' => 0.8]]);
         self::assertEqualsWithDelta(0.642857, Inference::posterior(['a' => 0.1], [new Observation('t', $model, [1], [])])['a'], 1e-6);
         // Fine in 0.2·0.95 with it: 0.1·0.19/(0.1·0.19 + 0.9·0.95) = 0.021739.
         self::assertEqualsWithDelta(0.021739, Inference::posterior(['a' => 0.1], [new Observation('t', $model, [0], [])])['a'], 1e-6);
@@ -121,7 +121,7 @@ final class InferenceTest extends TestCase
             }
             $bad = $random->float(0.01, 0.1);
             $odd = $random->float(0.01, 0.2);
-            $model = TestModel::of(['fine' => 1 - $bad - $odd, 'odd' => $odd, 'bad' => $bad], $shows);
+            $model = TestModel::fromOdds(['fine' => 1 - $bad - $odd, 'odd' => $odd, 'bad' => $bad], $shows);
             $observations[] = new Observation('t'.$test, $model, [$random->int(0, 2)], []);
         }
 

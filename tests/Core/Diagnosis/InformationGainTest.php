@@ -21,9 +21,9 @@ final class InformationGainTest extends TestCase
 
     public function testAPerfectTestTellsAllAndABlindOneNothing(): void
     {
-        $perfect = TestModel::of(['fine' => 1.0, 'bad' => 0.0], ['a' => ['bad' => 1.0]]);
+        $perfect = TestModel::fromOdds(['fine' => 1.0, 'bad' => 0.0], ['a' => ['bad' => 1.0]]);
         self::assertEqualsWithDelta(0.468996, (new InformationGain($perfect, ['a' => 0.1]))->bits(), 1e-6);
-        $blind = TestModel::of(['fine' => 0.9, 'bad' => 0.1], ['a' => ['bad' => 0.0]]);
+        $blind = TestModel::fromOdds(['fine' => 0.9, 'bad' => 0.1], ['a' => ['bad' => 0.0]]);
         self::assertEqualsWithDelta(0.0, (new InformationGain($blind, ['a' => 0.1]))->bits(), 1e-12);
     }
 
@@ -31,13 +31,13 @@ final class InformationGainTest extends TestCase
     {
         // Half have it, one in ten misreads either way: 1 − h(0.1) = 0.531004 bits. With noisy-max the fault must show
         // bad in 0.9 in all: 0.1 by itself and 8/9 of the rest.
-        $channel = TestModel::of(['fine' => 0.9, 'bad' => 0.1], ['a' => ['bad' => 8 / 9]]);
+        $channel = TestModel::fromOdds(['fine' => 0.9, 'bad' => 0.1], ['a' => ['bad' => 8 / 9]]);
         self::assertEqualsWithDelta(0.531004, (new InformationGain($channel, ['a' => 0.5]))->bits(), 1e-6);
     }
 
     public function testWhatMattersLessCountsLess(): void
     {
-        $model = TestModel::of(['fine' => 0.9, 'bad' => 0.1], ['a' => ['bad' => 0.8], 'b' => ['bad' => 0.8]]);
+        $model = TestModel::fromOdds(['fine' => 0.9, 'bad' => 0.1], ['a' => ['bad' => 0.8], 'b' => ['bad' => 0.8]]);
         $all = new InformationGain($model, ['a' => 0.3, 'b' => 0.3]);
         $some = new InformationGain($model, ['a' => 0.3, 'b' => 0.3], ['b' => 0.1]);
         self::assertLessThan($all->bits(), $some->bits());

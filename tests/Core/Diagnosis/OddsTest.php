@@ -56,7 +56,7 @@ final class OddsTest extends TestCase
     public function testAChangedNumberChangesWhatIsBelieved(): void
     {
         $mower = new CaseFile(new MachineFacts(MachineKind::Mower));
-        $changed = FaultModel::of(Odds::shipped()->with(['faults/spark.plug_bad/prior' => 0.3]));
+        $changed = FaultModel::fromOdds(Odds::shipped()->with(['faults/spark.plug_bad/prior' => 0.3]));
         self::assertSame(0.09, round(FaultModel::shipped()->priors($mower)['spark.plug_bad'], 6));
         self::assertSame(0.3, round($changed->priors($mower)['spark.plug_bad'], 6));
     }

@@ -48,7 +48,7 @@ final class FuelVerdictTest extends TestCase
     #[DataProvider('jars')]
     public function testDecides(array $changes, FuelDecision $decision, ?string $because): void
     {
-        $verdict = FuelVerdict::of(self::jar($changes), OldFuelSchool::DiscardPastSixMonths);
+        $verdict = FuelVerdict::onJar(self::jar($changes), OldFuelSchool::DiscardPastSixMonths);
         self::assertSame($decision, $verdict->decision);
         self::assertSame($because, $verdict->reasons[0]->code ?? null);
         self::assertSame([], $verdict->missing);
@@ -57,10 +57,10 @@ final class FuelVerdictTest extends TestCase
     public function testTheOtherSchoolKeepsOldFuelOnlyWhenAllElseIsWell(): void
     {
         $keep = OldFuelSchool::KeepIfClearAndFresh;
-        self::assertSame(FuelDecision::Use, FuelVerdict::of(self::jar(['age' => ['months' => 14]]), $keep)->decision);
-        self::assertSame(FuelDecision::PartsWashingOnly, FuelVerdict::of(self::jar(['age' => []]), $keep)->decision);
+        self::assertSame(FuelDecision::Use, FuelVerdict::onJar(self::jar(['age' => ['months' => 14]]), $keep)->decision);
+        self::assertSame(FuelDecision::PartsWashingOnly, FuelVerdict::onJar(self::jar(['age' => []]), $keep)->decision);
         $stale = ['age' => ['months' => 14], 'look' => ['clarity' => 'clear', 'colour' => 'straw', 'specks' => [], 'smell' => 'stale']];
-        self::assertSame(FuelDecision::PartsWashingOnly, FuelVerdict::of(self::jar($stale), $keep)->decision);
+        self::assertSame(FuelDecision::PartsWashingOnly, FuelVerdict::onJar(self::jar($stale), $keep)->decision);
     }
 
     public function testNeverSaysUseWhileSomethingThatDecidesIsUnseen(): void
@@ -68,7 +68,7 @@ final class FuelVerdictTest extends TestCase
         foreach (['layers', 'look', 'age'] as $part) {
             $jar = self::SOUND;
             unset($jar[$part]);
-            $verdict = FuelVerdict::of(JarReading::fromArray($jar), OldFuelSchool::DiscardPastSixMonths);
+            $verdict = FuelVerdict::onJar(JarReading::fromArray($jar), OldFuelSchool::DiscardPastSixMonths);
             self::assertSame(FuelDecision::Undecided, $verdict->decision);
             self::assertNotSame([], $verdict->missing);
         }
@@ -78,16 +78,16 @@ final class FuelVerdictTest extends TestCase
     {
         $water = self::jar(['layers' => ['height_mm' => 100, 'total_ml' => 90, 'lower_ml' => 12]]);
         self::assertSame(WasteStream::GasolineWater, FuelVerdict::streamOf($water));
-        self::assertSame(TankAction::RemoveAndDry, FuelVerdict::of($water, OldFuelSchool::DiscardPastSixMonths)->tankAction);
+        self::assertSame(TankAction::RemoveAndDry, FuelVerdict::onJar($water, OldFuelSchool::DiscardPastSixMonths)->tankAction);
         $rust = self::jar(['look' => ['specks' => ['rust']]]);
         self::assertSame(WasteStream::StaleGasoline, FuelVerdict::streamOf($rust));
-        self::assertSame(TankAction::CleanOrReplace, FuelVerdict::of($rust, OldFuelSchool::DiscardPastSixMonths)->tankAction);
-        self::assertSame(TankAction::Nothing, FuelVerdict::of(self::jar([]), OldFuelSchool::DiscardPastSixMonths)->tankAction);
+        self::assertSame(TankAction::CleanOrReplace, FuelVerdict::onJar($rust, OldFuelSchool::DiscardPastSixMonths)->tankAction);
+        self::assertSame(TankAction::Nothing, FuelVerdict::onJar(self::jar([]), OldFuelSchool::DiscardPastSixMonths)->tankAction);
     }
 
     public function testReasonsStandStrongestFirst(): void
     {
-        $verdict = FuelVerdict::of(self::jar(['age' => ['months' => 30], 'look' => ['clarity' => 'hazy', 'colour' => 'brown', 'specks' => ['dirt'], 'smell' => 'stale']]), OldFuelSchool::DiscardPastSixMonths);
+        $verdict = FuelVerdict::onJar(self::jar(['age' => ['months' => 30], 'look' => ['clarity' => 'hazy', 'colour' => 'brown', 'specks' => ['dirt'], 'smell' => 'stale']]), OldFuelSchool::DiscardPastSixMonths);
         $speaksFor = array_map(static fn (FuelReason $reason): FuelDecision => $reason->speaksFor, $verdict->reasons);
         self::assertSame(FuelDecision::Discard, $speaksFor[0]);
         self::assertSame([FuelDecision::PartsWashingOnly], array_values(array_unique(\array_slice($speaksFor, 1), \SORT_REGULAR)));

@@ -20,18 +20,18 @@ final class JetTest extends TestCase
 
     public function testTakesTheLargestWireThatCannotCut(): void
     {
-        $wires = WireSet::of(array_map(Length::millimetres(...), [0.6, 0.3, 0.45, 0.7]));
+        $wires = WireSet::fromWires(array_map(Length::millimetres(...), [0.6, 0.3, 0.45, 0.7]));
         self::assertEqualsWithDelta(0.6, $wires->forBore(self::bore(0.70))?->inMillimetres(), 1e-9);
         self::assertEqualsWithDelta(0.45, $wires->forBore(self::bore(0.50))?->inMillimetres(), 1e-9, 'nine tenths of the bore is allowed');
         self::assertNull($wires->forBore(self::bore(0.30)), 'as wide as the bore is too wide');
-        self::assertNull(WireSet::of([])->forBore(self::bore(0.70)));
+        self::assertNull(WireSet::fromWires([])->forBore(self::bore(0.70)));
     }
 
     public function testNoWireEverChosenIsWiderThanNineTenths(): void
     {
         $random = new Seeded(5);
         for ($case = 0; $case < 500; ++$case) {
-            $set = WireSet::of(array_map(static fn (): Length => Length::millimetres($random->float(0.05, 1.5)), range(1, $random->int(1, 8))));
+            $set = WireSet::fromWires(array_map(static fn (): Length => Length::millimetres($random->float(0.05, 1.5)), range(1, $random->int(1, 8))));
             $bore = $random->float(0.2, 1.4);
             $wire = $set->forBore(self::bore($bore))?->inMillimetres();
             foreach ($set->wires as $other) {
@@ -69,12 +69,12 @@ final class JetTest extends TestCase
             static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(0.70), DrillingSchool::Never, []),
             static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(0.60), DrillingSchool::Never, []),
             static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(1.00), DrillingSchool::Never, []),
-            static fn () => WireSet::of([Length::millimetres(0)]),
+            static fn () => WireSet::fromWires([Length::millimetres(0)]),
         );
     }
 
     private static function bore(float $millimetres): JetBore
     {
-        return JetBore::of(Length::millimetres($millimetres));
+        return JetBore::ofDiameter(Length::millimetres($millimetres));
     }
 }

@@ -107,7 +107,7 @@ final class LineTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
         $case = new CaseFile(new MachineFacts(MachineKind::Mower), $events);
-        foreach (Line::shipped(FaultModel::shipped())->of($case, (new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->assess($case)->faults) as $state) {
+        foreach (Line::shipped(FaultModel::shipped())->states($case, (new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->assess($case)->faults) as $state) {
             if ($state->element === $element) {
                 return $state;
             }

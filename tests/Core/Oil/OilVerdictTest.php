@@ -66,6 +66,6 @@ final class OilVerdictTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
 
-        return OilVerdict::of($case, $vocabulary, new Gatekeeper($vocabulary, Closures::shipped()));
+        return OilVerdict::onCase($case, $vocabulary, new Gatekeeper($vocabulary, Closures::shipped()));
     }
 }

@@ -65,8 +65,8 @@ final class ThinnedOilTest extends TestCase
     public function testRefusesAnOilThickerHotThanWarm(): void
     {
         self::assertRefused(
-            static fn () => ThinnedOil::of(KinematicViscosity::centistokes(20), KinematicViscosity::centistokes(30), 0.1),
-            static fn () => ThinnedOil::of(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(10.8), 1.5),
+            static fn () => ThinnedOil::thinned(KinematicViscosity::centistokes(20), KinematicViscosity::centistokes(30), 0.1),
+            static fn () => ThinnedOil::thinned(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(10.8), 1.5),
         );
     }
 
@@ -88,6 +88,6 @@ final class ThinnedOilTest extends TestCase
 
     private static function oil(float $fraction): ThinnedOil
     {
-        return ThinnedOil::of(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(10.8), $fraction);
+        return ThinnedOil::thinned(KinematicViscosity::centistokes(93), KinematicViscosity::centistokes(10.8), $fraction);
     }
 }

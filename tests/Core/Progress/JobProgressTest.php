@@ -74,7 +74,7 @@ final class JobProgressTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
         $gatekeeper = new Gatekeeper($vocabulary, Closures::shipped());
-        $progress = (new Progression($vocabulary, $gatekeeper, GateWalk::shipped($vocabulary, $gatekeeper)))->of($case, (new Assessor(FaultModel::shipped(), $vocabulary, $gatekeeper))->assess($case));
+        $progress = (new Progression($vocabulary, $gatekeeper, GateWalk::shipped($vocabulary, $gatekeeper)))->standOf($case, (new Assessor(FaultModel::shipped(), $vocabulary, $gatekeeper))->assess($case));
         self::assertSame([$stand, $next], [$progress->progress, $progress->why ?? $progress->next()]);
     }
 
@@ -83,7 +83,7 @@ final class JobProgressTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
 
-        return GateWalk::shipped($vocabulary, new Gatekeeper($vocabulary, Closures::shipped()))->of($case);
+        return GateWalk::shipped($vocabulary, new Gatekeeper($vocabulary, Closures::shipped()))->walked($case);
     }
 
     /** @param array<string, mixed> $jar */

@@ -145,7 +145,7 @@ final class StateTest extends TestCase
     public function testTheJobStandsInOnePlaceAndOneThingMovesItOn(string $story, string $stand, ?string $next, MachineKind $kind = MachineKind::Mower): void
     {
         $case = self::told($story, $kind);
-        $progress = self::progression()->of($case, self::assessor()->assess($case));
+        $progress = self::progression()->standOf($case, self::assessor()->assess($case));
         self::assertSame([$stand, $next], [$progress->progress->value, $progress->next()]);
     }
 
@@ -176,7 +176,7 @@ final class StateTest extends TestCase
         $unproved = static function (string $story): array {
             $case = self::told($story);
 
-            return (new Unproved(FaultModel::shipped()))->of($case, self::assessor()->assess($case));
+            return (new Unproved(FaultModel::shipped()))->left($case, self::assessor()->assess($case));
         };
         self::assertSame([], $unproved(self::PROVED));
         self::assertContains('carb.bowl_fouled', $unproved(self::SOUND.'bowl.off bowl.inside=jelly bowl.cleaned'));
@@ -211,9 +211,9 @@ final class StateTest extends TestCase
         self::assertNull($case->standing('look.oil_level'));
         self::assertTrue($case->isVoided('look.oil_level'));
         self::assertTrue($case->everSaid(['look.oil_level' => ['far_over']]), 'it stays in the history');
-        self::assertSame('filled', $case->state->of('crankcase'));
+        self::assertSame('filled', $case->state->stateOf('crankcase'));
         self::assertSame(['oil.low'], $case->cured());
-        self::assertNull($case->state->of('tank'), 'nobody has touched it');
+        self::assertNull($case->state->stateOf('tank'), 'nobody has touched it');
         self::assertSame(['at_mark'], self::told('crankcase.filled look.oil_level=at_mark')->standing('look.oil_level')?->outcomes);
     }
 

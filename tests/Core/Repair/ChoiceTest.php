@@ -27,7 +27,7 @@ final class ChoiceTest extends TestCase
      */
     public function testExpectedCostsWorkedByHand(): void
     {
-        $choice = self::choice(cleaning: Beta::of(800, 200), kit: Beta::of(400, 600), replacing: Beta::of(950, 50));
+        $choice = self::choice(cleaning: Beta::shaped(800, 200), kit: Beta::shaped(400, 600), replacing: Beta::shaped(950, 50));
         $cost = static fn (Way $way): float => array_values(array_filter($choice->ways, static fn (WayCost $one): bool => $one->way->way === $way))[0]->expected->inDollars();
         self::assertEqualsWithDelta(81.05, $cost(Way::Replace), 0.01);
         self::assertEqualsWithDelta(144.63, $cost(Way::Kit), 0.01);
@@ -54,7 +54,7 @@ final class ChoiceTest extends TestCase
 
     public function testTheMachinesWorthIsTheCeiling(): void
     {
-        $choice = self::choice(Beta::of(800, 200), Beta::of(400, 600), Beta::of(950, 50));
+        $choice = self::choice(Beta::shaped(800, 200), Beta::shaped(400, 600), Beta::shaped(950, 50));
         self::assertTrue($choice->isWorthIt(Money::dollars(80)));
         self::assertFalse($choice->isWorthIt(Money::dollars(70)));
     }
@@ -65,7 +65,7 @@ final class ChoiceTest extends TestCase
         for ($case = 0; $case < 60; ++$case) {
             [$a, $b] = [$random->float(1, 40), $random->float(1, 40)];
             $cost = static fn (float $more): WayCost => array_values(array_filter(
-                self::choice(Beta::of($a + $more, $b), Beta::of(4, 6), Beta::of(19, 1))->ways,
+                self::choice(Beta::shaped($a + $more, $b), Beta::shaped(4, 6), Beta::shaped(19, 1))->ways,
                 static fn (WayCost $one): bool => Way::Clean === $one->way->way,
             ))[0];
             self::assertLessThan($cost(0)->expected->inDollars(), $cost(5)->expected->inDollars());
@@ -86,11 +86,11 @@ final class ChoiceTest extends TestCase
     public function testRefusesNonsense(): void
     {
         self::assertRefused(
-            static fn () => Beta::of(0, 1),
+            static fn () => Beta::shaped(0, 1),
             static fn () => Beta::worth(1.2, 8),
-            static fn () => Beta::of(1, 1)->seen(-1, 0),
-            static fn () => Beta::of(1, 1)->quantile(2),
-            static fn () => self::choice(Beta::of(1, 1), Beta::of(1, 1), Beta::of(1, 1), wage: -5),
+            static fn () => Beta::shaped(1, 1)->seen(-1, 0),
+            static fn () => Beta::shaped(1, 1)->quantile(2),
+            static fn () => self::choice(Beta::shaped(1, 1), Beta::shaped(1, 1), Beta::shaped(1, 1), wage: -5),
         );
     }
 

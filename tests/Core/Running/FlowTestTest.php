@@ -38,7 +38,7 @@ final class FlowTestTest extends TestCase
     #[DataProvider('cups')]
     public function testJudgesTheCups(array $cups, ?float $capOpen, FlowTestVerdict $verdict): void
     {
-        $need = FuelNeed::of(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm));
+        $need = FuelNeed::atSpeed(Volume::millilitres(160), ShaftSpeed::of(3000, SpeedUnit::Rpm));
         self::assertSame($verdict, self::test($cups, $capOpen)->verdict($need));
     }
 
@@ -53,14 +53,14 @@ final class FlowTestTest extends TestCase
     public function testRefusesAnInstant(): void
     {
         self::assertRefused(
-            static fn () => FlowTest::of([Volume::millilitres(5)], Duration::seconds(0)),
-            static fn () => FlowTest::of([Volume::millilitres(-5)], Duration::seconds(30)),
+            static fn () => FlowTest::fromCups([Volume::millilitres(5)], Duration::seconds(0)),
+            static fn () => FlowTest::fromCups([Volume::millilitres(-5)], Duration::seconds(30)),
         );
     }
 
     /** @param non-empty-list<float> $cups */
     private static function test(array $cups, ?float $capOpen): FlowTest
     {
-        return FlowTest::of(array_map(Volume::millilitres(...), $cups), Duration::seconds(30), null === $capOpen ? null : Volume::millilitres($capOpen));
+        return FlowTest::fromCups(array_map(Volume::millilitres(...), $cups), Duration::seconds(30), null === $capOpen ? null : Volume::millilitres($capOpen));
     }
 }

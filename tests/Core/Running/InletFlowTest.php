@@ -35,6 +35,6 @@ final class InletFlowTest extends TestCase
 
     private static function flow(float $gallons, float $seconds, float $pump): InletFlow
     {
-        return InletFlow::of(Volume::of($gallons, VolumeUnit::Gallon), Duration::seconds($seconds), VolumeFlow::of($pump, FlowUnit::GallonPerMinute));
+        return InletFlow::fromBucket(Volume::of($gallons, VolumeUnit::Gallon), Duration::seconds($seconds), VolumeFlow::of($pump, FlowUnit::GallonPerMinute));
     }
 }

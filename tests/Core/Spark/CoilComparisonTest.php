@@ -33,7 +33,7 @@ final class CoilComparisonTest extends TestCase
     #[DataProvider('coils')]
     public function testIsSuspectBeyondFifteenPerCent(?float $kilohms, Steadiness $reading, CoilVerdict $verdict): void
     {
-        $compared = CoilComparison::of(Resistance::of(4, ResistanceUnit::Kilohm), null === $kilohms ? null : Resistance::of($kilohms, ResistanceUnit::Kilohm), $reading);
+        $compared = CoilComparison::against(Resistance::of(4, ResistanceUnit::Kilohm), null === $kilohms ? null : Resistance::of($kilohms, ResistanceUnit::Kilohm), $reading);
         self::assertSame($verdict, $compared->verdict());
         self::assertContains($verdict->value, Vocabulary::shipped()->test('spark.coil_ohms')->outcomes ?? []);
     }
@@ -41,8 +41,8 @@ final class CoilComparisonTest extends TestCase
     public function testRefusesAGoodCoilOfNoResistance(): void
     {
         self::assertRefused(
-            static fn () => CoilComparison::of(Resistance::of(0, ResistanceUnit::Ohm), null),
-            static fn () => CoilComparison::of(Resistance::of(4, ResistanceUnit::Kilohm), Resistance::of(-1, ResistanceUnit::Ohm)),
+            static fn () => CoilComparison::against(Resistance::of(0, ResistanceUnit::Ohm), null),
+            static fn () => CoilComparison::against(Resistance::of(4, ResistanceUnit::Kilohm), Resistance::of(-1, ResistanceUnit::Ohm)),
         );
     }
 }

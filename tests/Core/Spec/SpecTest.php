@@ -24,11 +24,11 @@ final class SpecTest extends TestCase
         $classes = EngineClasses::shipped();
         foreach (MachineKind::cases() as $kind) {
             foreach ([null, 25.0, 160.0, 500.0] as $cc) {
-                self::assertSame($kind, $classes->of($kind, $cc)?->kind);
+                self::assertSame($kind, $classes->forEngine($kind, $cc)?->kind);
             }
         }
-        self::assertNull($classes->of(null, null));
-        self::assertSame('four_stroke_middle', $classes->of(null, 200)?->id);
+        self::assertNull($classes->forEngine(null, null));
+        self::assertSame('four_stroke_middle', $classes->forEngine(null, 200)?->id);
     }
 
     public function testShippedFiguresAreMarkedAndNoneIsMeasured(): void
@@ -47,7 +47,7 @@ final class SpecTest extends TestCase
     public function testLooksOnTheMachineThenInTheBookThenAtItsClass(): void
     {
         $page = ['oil_ml' => new SpecValue(SpecFigure::Oil, 620, SourceClass::Published, 'manual'), 'lash_least_mm' => new SpecValue(SpecFigure::LashLeast, 0.08, SourceClass::Published, 'manual')];
-        $lookup = Lookup::of(new MachineFacts(MachineKind::Mower, oilMl: 600), $page, EngineClasses::shipped());
+        $lookup = Lookup::onPage(new MachineFacts(MachineKind::Mower, oilMl: 600), $page, EngineClasses::shipped());
         $oil = $lookup->find(SpecFigure::Oil);
         self::assertSame([600.0, FoundIn::Machine], [$oil?->value->amount, $oil?->in]);
         $lash = $lookup->find(SpecFigure::LashLeast);

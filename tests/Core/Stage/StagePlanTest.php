@@ -139,7 +139,7 @@ final class StagePlanTest extends TestCase
                 $case = $case->with(Finding::observed($test->id, $random->one($test->outcomes ?? [''])));
             }
             $acts = array_filter([new Act('flush.drain', ['ml' => 700]), new Act('flush.fill_1', ['ml' => 500]), new Act('fuel.drain', ['ml' => 500])], static fn (): bool => 1 === $random->int(0, 1));
-            foreach ($work->of($case, array_values($acts)) as $stage) {
+            foreach ($work->states($case, array_values($acts)) as $stage) {
                 foreach ($stage->steps as $state) {
                     $gated = $state->step->as ?? $state->step->test;
                     if ($state->isOpen() && null !== $gated) {
@@ -254,7 +254,7 @@ final class StagePlanTest extends TestCase
     /** @param list<Act> $acts */
     private static function stage(CaseFile $case, array $acts, string $id): StageState
     {
-        foreach (self::work()->of($case, $acts) as $state) {
+        foreach (self::work()->states($case, $acts) as $state) {
             if ($state->stage->id === $id) {
                 return $state;
             }

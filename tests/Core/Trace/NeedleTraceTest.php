@@ -29,7 +29,7 @@ final class NeedleTraceTest extends TestCase
     #[DataProvider('rates')]
     public function testFindsWhereItLiftsSeatsAndThatItHolds(float $rate): void
     {
-        $trace = NeedleTrace::of(Shapes::series(Shapes::needle($rate)));
+        $trace = NeedleTrace::fromPressures(Shapes::series(Shapes::needle($rate)));
         self::assertSame(NeedleVerdict::Seals, $trace->verdict);
         // Between two samples the top may hide; the pump climbs 2.5 psi a second.
         self::assertEqualsWithDelta(7.6, self::psi($trace->popOff?->value), 0.12 + 2.5 / $rate);
@@ -41,11 +41,11 @@ final class NeedleTraceTest extends TestCase
     public function testHalfLifeAndTimeConstantOfAKnownDecay(): void
     {
         // Half gone in 200 s: ln 2 / 200 a second.
-        $trace = NeedleTrace::of(Shapes::series(Shapes::needle(50, decay: log(2) / 200)));
+        $trace = NeedleTrace::fromPressures(Shapes::series(Shapes::needle(50, decay: log(2) / 200)));
         self::assertEqualsWithDelta(200, $trace->halfLife?->inSeconds(), 4);
         self::assertEqualsWithDelta(288.5, $trace->timeConstant()?->inSeconds(), 6);
         self::assertSame(NeedleVerdict::Leaks, $trace->verdict, 'a fifth of 6.4 psi in the minute');
-        self::assertNull(NeedleTrace::of(Shapes::series(Shapes::needle(50)))->halfLife, 'what does not fall has none');
+        self::assertNull(NeedleTrace::fromPressures(Shapes::series(Shapes::needle(50)))->halfLife, 'what does not fall has none');
     }
 
     /** @return iterable<string, array{float, NeedleVerdict}> psi lost in a minute from 6.4 */
@@ -60,33 +60,33 @@ final class NeedleTraceTest extends TestCase
     #[DataProvider('losses')]
     public function testJudgesByWhatAMinuteCosts(float $loss, NeedleVerdict $verdict): void
     {
-        $trace = NeedleTrace::of(Shapes::series(Shapes::needle(20, decay: $loss / 60 / 6.4)));
+        $trace = NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, decay: $loss / 60 / 6.4)));
         self::assertSame($verdict, $trace->verdict);
     }
 
     public function testTheStrictReadingIsTheShops(): void
     {
         $series = Shapes::series(Shapes::needle(20, decay: 0.45 / 60 / 6.4));
-        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::of($series)->verdict);
-        self::assertSame(NeedleVerdict::Seals, NeedleTrace::of($series, Pressure::psi(0.8))->verdict);
+        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::fromPressures($series)->verdict);
+        self::assertSame(NeedleVerdict::Seals, NeedleTrace::fromPressures($series, Pressure::psi(0.8))->verdict);
     }
 
     public function testReseatingLowIsNoSeal(): void
     {
-        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::of(Shapes::series(Shapes::needle(20, seat: 4.0)))->verdict);
+        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, seat: 4.0)))->verdict);
     }
 
     public function testOneThatDropsAllAtOnceLeaks(): void
     {
-        self::assertSame(NeedleVerdict::Leaks, NeedleTrace::of(Shapes::series(Shapes::needle(20, seconds: 30, seat: 0.2)))->verdict);
+        self::assertSame(NeedleVerdict::Leaks, NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, seconds: 30, seat: 0.2)))->verdict);
     }
 
     public function testPumpedPastTenWithoutLiftingIsStuck(): void
     {
-        $trace = NeedleTrace::of(self::plateau(12.0));
+        $trace = NeedleTrace::fromPressures(self::plateau(12.0));
         self::assertSame(NeedleVerdict::NoPopOff, $trace->verdict);
         self::assertNull($trace->popOff);
-        self::assertSame(NeedleVerdict::HoldsPopOffUnknown, NeedleTrace::of(self::plateau(6.0))->verdict);
+        self::assertSame(NeedleVerdict::HoldsPopOffUnknown, NeedleTrace::fromPressures(self::plateau(6.0))->verdict);
     }
 
     public function testLettingThePumpGoAtTheEndIsNoPopOff(): void
@@ -96,17 +96,17 @@ final class NeedleTraceTest extends TestCase
             $times[] = 60 + $n * 0.05;
             $values[] = PressureUnit::Psi->toSi(max(0.0, 6 - $n));
         }
-        $trace = NeedleTrace::of(Series::of($times, $values));
+        $trace = NeedleTrace::fromPressures(Series::fromSamples($times, $values));
         self::assertNull($trace->popOff);
         self::assertSame(NeedleVerdict::HoldsPopOffUnknown, $trace->verdict);
     }
 
     public function testTooLittleIsSaid(): void
     {
-        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::of(Series::of([], []))->verdict);
-        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::of(Series::of([0.0, 1.0], [0.0, 40_000.0]))->verdict);
-        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::of(Shapes::series(Shapes::needle(20, seconds: 4.5)))->verdict, 'a second of hold is none');
-        self::assertTrue(NeedleTrace::of(Shapes::series(Shapes::needle(20, seconds: 20)))->isExtrapolated());
+        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::fromPressures(Series::fromSamples([], []))->verdict);
+        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::fromPressures(Series::fromSamples([0.0, 1.0], [0.0, 40_000.0]))->verdict);
+        self::assertSame(NeedleVerdict::NotEnough, NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, seconds: 4.5)))->verdict, 'a second of hold is none');
+        self::assertTrue(NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, seconds: 20)))->isExtrapolated());
     }
 
     public function testNeitherOrderNorSpikesNorGapsChangeTheVerdict(): void
@@ -123,7 +123,7 @@ final class NeedleTraceTest extends TestCase
                     }
                 }
                 usort($kept, static fn (): int => $random->int(-1, 1));
-                $trace = NeedleTrace::of(Series::of(array_column($kept, 0), array_column($kept, 1)));
+                $trace = NeedleTrace::fromPressures(Series::fromSamples(array_column($kept, 0), array_column($kept, 1)));
                 self::assertSame($verdict, $trace->verdict, "decay $decay, case $case");
                 self::assertEqualsWithDelta(7.6, self::psi($trace->popOff?->value), 0.4);
                 self::assertNotSame([], $trace->series->gaps());
@@ -133,12 +133,12 @@ final class NeedleTraceTest extends TestCase
 
     public function testRefusesAStrictnessNobodyMeans(): void
     {
-        self::assertRefused(static fn () => NeedleTrace::of(self::plateau(6.0), Pressure::psi(0)), static fn () => NeedleTrace::of(self::plateau(6.0), Pressure::psi(5)));
+        self::assertRefused(static fn () => NeedleTrace::fromPressures(self::plateau(6.0), Pressure::psi(0)), static fn () => NeedleTrace::fromPressures(self::plateau(6.0), Pressure::psi(5)));
     }
 
     private static function plateau(float $psi): Series
     {
-        return Series::of(...self::samples($psi));
+        return Series::fromSamples(...self::samples($psi));
     }
 
     /** @return array{list<float>, list<float>} pumped up to it in four seconds, held for the rest of a minute */

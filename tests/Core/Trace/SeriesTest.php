@@ -79,7 +79,7 @@ final class SeriesTest extends TestCase
             $times[] = ($times[$n - 1] ?? 0.0) + $random->float(0.001, 0.5);
             $values[] = $random->float(0, 90_000);
         }
-        $series = Series::of($times, $values);
+        $series = Series::fromSamples($times, $values);
         $again = SeriesFile::parse(SeriesFile::print($series, PressureUnit::Psi), PressureUnit::cases())->series;
         self::assertSame($series->count(), $again->count());
         foreach ($series->values as $index => $value) {
@@ -90,7 +90,7 @@ final class SeriesTest extends TestCase
 
     public function testMedianBinsShrugOffSpikes(): void
     {
-        $series = Series::of(array_map(static fn (int $n): float => $n * 0.01, range(0, 999)), array_map(static fn (int $n): float => 0 === $n % 37 ? 500.0 : 5.0, range(0, 999)));
+        $series = Series::fromSamples(array_map(static fn (int $n): float => $n * 0.01, range(0, 999)), array_map(static fn (int $n): float => 0 === $n % 37 ? 500.0 : 5.0, range(0, 999)));
         foreach ($series->binned(0.1)->values as $value) {
             self::assertSame(5.0, $value);
         }
@@ -98,22 +98,22 @@ final class SeriesTest extends TestCase
 
     public function testTheLineOfLeastSquaresAndItsError(): void
     {
-        $line = Statistics::line(Series::of([0.0, 1.0, 2.0, 3.0], [3.0, 5.0, 7.0, 9.0]));
+        $line = Statistics::line(Series::fromSamples([0.0, 1.0, 2.0, 3.0], [3.0, 5.0, 7.0, 9.0]));
         self::assertEqualsWithDelta(2, $line['slope'] ?? 0, 1e-12);
         self::assertEqualsWithDelta(3, $line['level'] ?? 0, 1e-12);
         self::assertEqualsWithDelta(0, $line['error'] ?? 1, 1e-9);
         // By hand: 0, 1, 0, 1 over 0 to 3 has a slope of 1/5 and residuals whose squares come to 4/5; √(0.8/2/5) = 0.2828.
-        $rough = Statistics::line(Series::of([0.0, 1.0, 2.0, 3.0], [0.0, 1.0, 0.0, 1.0]));
+        $rough = Statistics::line(Series::fromSamples([0.0, 1.0, 2.0, 3.0], [0.0, 1.0, 0.0, 1.0]));
         self::assertEqualsWithDelta(0.2, $rough['slope'] ?? 0, 1e-12);
         self::assertEqualsWithDelta(0.2828, $rough['error'] ?? 0, 0.0001);
-        self::assertNull(Statistics::line(Series::of([0.0, 1.0], [1.0, 2.0])));
+        self::assertNull(Statistics::line(Series::fromSamples([0.0, 1.0], [1.0, 2.0])));
         self::assertSame(2.5, Statistics::median([4.0, 1.0, 2.0, 3.0]));
         self::assertNull(Statistics::median([]));
     }
 
     public function testOfTwoSamplesAtOneTimeTheLastStands(): void
     {
-        $series = Series::of([1.0, 0.0, 1.0, \NAN], [5.0, 0.0, 7.0, 9.0]);
+        $series = Series::fromSamples([1.0, 0.0, 1.0, \NAN], [5.0, 0.0, 7.0, 9.0]);
         self::assertSame([0.0, 1.0], $series->times);
         self::assertSame([0.0, 7.0], $series->values);
     }

@@ -55,6 +55,6 @@ final class Shapes
     /** @param array{list<float>, list<float>} $samples */
     public static function series(array $samples): Series
     {
-        return Series::of(...$samples);
+        return Series::fromSamples(...$samples);
     }
 }

@@ -28,7 +28,7 @@ final class SpeedTraceTest extends TestCase
     #[DataProvider('beats')]
     public function testMeasuresTheSwingAndTheBeatOfAHunt(float $beat, float $rate): void
     {
-        $trace = SpeedTrace::of(Shapes::series(Shapes::speed($rate, 60, static fn (float $t): float => 3150 * (1 + 0.06 * sin(2 * \M_PI * $t / $beat)))));
+        $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed($rate, 60, static fn (float $t): float => 3150 * (1 + 0.06 * sin(2 * \M_PI * $t / $beat)))));
         self::assertSame(SpeedVerdict::Hunts, $trace->verdict);
         self::assertEqualsWithDelta(3150, $trace->mean->in(SpeedUnit::Rpm), 10);
         // Six samples a beat miss the tips of it; from ten on a tenth is the most that is lost.
@@ -38,7 +38,7 @@ final class SpeedTraceTest extends TestCase
 
     public function testASteadyEngineHasNoHunt(): void
     {
-        $trace = SpeedTrace::of(Shapes::series(Shapes::speed(20, 40, static fn (): float => 3150.0, noise: 20)));
+        $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 40, static fn (): float => 3150.0, noise: 20)));
         self::assertSame(SpeedVerdict::Steady, $trace->verdict);
         self::assertLessThan(0.015, $trace->swing);
         self::assertNull($trace->droop());
@@ -46,14 +46,14 @@ final class SpeedTraceTest extends TestCase
 
     public function testASlowWanderIsNoHunt(): void
     {
-        $trace = SpeedTrace::of(Shapes::series(Shapes::speed(20, 60, static fn (float $t): float => 3150 * (1 + 0.05 * sin(2 * \M_PI * $t / 24)))));
+        $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 60, static fn (float $t): float => 3150 * (1 + 0.05 * sin(2 * \M_PI * $t / 24)))));
         self::assertNotSame(SpeedVerdict::Hunts, $trace->verdict);
     }
 
     public function testDroopAndClassOfAGeneratorUnderLoad(): void
     {
         // 3735 without, 3600 with: 135 in 3600 is 3.75 %.
-        $trace = SpeedTrace::of(Shapes::series(Shapes::speed(50, 40, static fn (float $t): float => $t < 20 ? 3735 : 3600 - 150 * exp(-($t - 20) / 0.4), noise: 6)));
+        $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(50, 40, static fn (float $t): float => $t < 20 ? 3735 : 3600 - 150 * exp(-($t - 20) / 0.4), noise: 6)));
         self::assertSame(SpeedVerdict::Steady, $trace->verdict);
         self::assertEqualsWithDelta(3.75, $trace->droop(), 0.1);
         self::assertEqualsWithDelta(20, $trace->stepAt, 0.5);
@@ -63,13 +63,13 @@ final class SpeedTraceTest extends TestCase
 
     public function testAHuntIsNoLoadStep(): void
     {
-        $trace = SpeedTrace::of(Shapes::series(Shapes::speed(20, 60, static fn (float $t): float => 3150 * (1 + 0.06 * sin(2 * \M_PI * $t / 3)))));
+        $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 60, static fn (float $t): float => 3150 * (1 + 0.06 * sin(2 * \M_PI * $t / 3)))));
         self::assertNull($trace->stepAt);
     }
 
     public function testTheStartIsLeftOut(): void
     {
-        $trace = SpeedTrace::of(Shapes::series(Shapes::speed(20, 30, static fn (float $t): float => $t < 4 ? 350 : 3100)));
+        $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 30, static fn (float $t): float => $t < 4 ? 350 : 3100)));
         self::assertSame(SpeedVerdict::Steady, $trace->verdict);
         self::assertTrue($trace->leavesPartOut());
         self::assertEqualsWithDelta(5, $trace->runsFrom, 0.2, 'and a second for the throttle');
@@ -80,19 +80,19 @@ final class SpeedTraceTest extends TestCase
     {
         $limit = ShaftSpeed::of(3456, SpeedUnit::Rpm);
         $fast = Shapes::series(Shapes::speed(20, 20, static fn (): float => 3600.0));
-        self::assertSame(SpeedVerdict::Overspeeds, SpeedTrace::of($fast, $limit)->verdict);
-        self::assertSame(SpeedVerdict::Steady, SpeedTrace::of($fast)->verdict);
-        self::assertSame(SpeedVerdict::Overspeeds, SpeedTrace::of(Shapes::series(Shapes::speed(20, 3, static fn (): float => 3600.0)), $limit)->verdict, 'even of a run too short to judge');
+        self::assertSame(SpeedVerdict::Overspeeds, SpeedTrace::fromSpeeds($fast, $limit)->verdict);
+        self::assertSame(SpeedVerdict::Steady, SpeedTrace::fromSpeeds($fast)->verdict);
+        self::assertSame(SpeedVerdict::Overspeeds, SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 3, static fn (): float => 3600.0)), $limit)->verdict, 'even of a run too short to judge');
         // One mad sample is not an engine running away.
         [$times, $values] = Shapes::speed(20, 20, static fn (): float => 3100.0);
         $values = array_map(static fn (int $n): float => 200 === $n ? SpeedUnit::Rpm->toSi(9000) : $values[$n], array_keys($values));
-        self::assertSame(SpeedVerdict::Steady, SpeedTrace::of(Series::of($times, $values), $limit)->verdict);
+        self::assertSame(SpeedVerdict::Steady, SpeedTrace::fromSpeeds(Series::fromSamples($times, $values), $limit)->verdict);
     }
 
     public function testTooLittleIsSaid(): void
     {
-        self::assertSame(SpeedVerdict::NotEnough, SpeedTrace::of(Series::of([], []))->verdict);
-        self::assertSame(SpeedVerdict::NotEnough, SpeedTrace::of(Shapes::series(Shapes::speed(20, 3, static fn (): float => 3100.0)))->verdict);
-        self::assertSame(SpeedVerdict::NotEnough, SpeedTrace::of(Shapes::series(Shapes::speed(20, 20, static fn (): float => 0.0, noise: 0)))->verdict, 'a still engine');
+        self::assertSame(SpeedVerdict::NotEnough, SpeedTrace::fromSpeeds(Series::fromSamples([], []))->verdict);
+        self::assertSame(SpeedVerdict::NotEnough, SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 3, static fn (): float => 3100.0)))->verdict);
+        self::assertSame(SpeedVerdict::NotEnough, SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 20, static fn (): float => 0.0, noise: 0)))->verdict, 'a still engine');
     }
 }
