@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
-use AwakeShed\App\Presentation\Look;
-use AwakeShed\App\Presentation\Preferences;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\Look;
+use AwakeShed\App\Reader\Preferences;
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\Core\Units\Length;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Account;
 
 use AwakeShed\App\Http\ButtonForm;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormError;

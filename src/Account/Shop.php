@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\UnitSystem;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 

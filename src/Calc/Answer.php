@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
-use AwakeShed\App\Presentation\Drawing;
+use AwakeShed\App\Drawing\Drawing;
 use AwakeShed\Core\Evidence\Finding;
 
 /** What a calculation says: a verdict whose sentence uses the figures, the figures, and what a job may record of it. */

@@ -13,7 +13,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Spec\FoundFigure;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;

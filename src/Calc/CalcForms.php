@@ -7,7 +7,7 @@ namespace AwakeShed\App\Calc;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Presentation\Reader;
+use AwakeShed\App\Reader\Reader;
 use AwakeShed\App\Spec\SpecBook;
 use AwakeShed\Core\Cylinder\Release;
 use AwakeShed\Core\Refusal;

@@ -6,7 +6,7 @@ namespace AwakeShed\App\Calc;
 
 use AwakeShed\App\Form\AsksWhenUnusual;
 use AwakeShed\App\Form\ChipChoices;
-use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Unit\Quantities;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\OptionsResolver\OptionsResolver;

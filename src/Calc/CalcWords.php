@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
-use AwakeShed\App\Presentation\Figures;
-use AwakeShed\App\Presentation\Quantities;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Unit\Figures;
+use AwakeShed\App\Unit\Quantities;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Caution\Cautions;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Translation\TranslatorBagInterface;

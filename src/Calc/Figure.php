@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Unit;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Drawing\SectionDrawing;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
@@ -15,8 +16,7 @@ use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
-use AwakeShed\App\Presentation\SectionDrawing;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\BenchWords;
 use AwakeShed\Core\Carburetor\Carburetors;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\Move\CleanPart;
@@ -44,7 +44,7 @@ final class CarburetorController extends AbstractController
 {
     private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check', 'outcome', 'reason'];
 
-    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors, private readonly Vocabulary $vocabulary, private readonly Words $words)
+    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors, private readonly Vocabulary $vocabulary, private readonly BenchWords $words)
     {
     }
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Carburetor;
 
-use AwakeShed\App\Presentation\Measure;
-use AwakeShed\App\Presentation\Quantities;
-use AwakeShed\App\Presentation\Reader;
+use AwakeShed\App\Reader\Reader;
+use AwakeShed\App\Unit\Measure;
+use AwakeShed\App\Unit\Quantities;
 use AwakeShed\Core\Carburetor\Part;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Jet\JetBore;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Demo;
 
 use AwakeShed\App\Account\Shops;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Psr\Clock\ClockInterface;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Demo;
 
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\UnitSystem;
 
 /** The made-up people of the demo, with the passwords they are shown with; no real shop has them. */
 enum SignIn: string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Caution\Cautions;
 use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Diagnosis\Contradiction;

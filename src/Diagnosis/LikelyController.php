@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
+use AwakeShed\App\Drawing\CourseDrawing;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Presentation\CourseDrawing;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\NextTest;
 use AwakeShed\Core\Diagnosis\Suspect;

@@ -6,7 +6,7 @@ namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Http\ButtonForm;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Diagnosis\ImpossibleOdds;
 use AwakeShed\Core\Diagnosis\Odds;
 use AwakeShed\Core\Refusal;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Diagnosis\Odds;
 use Symfony\Contracts\Translation\TranslatorInterface;
 

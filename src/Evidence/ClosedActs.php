@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Gate\Gatekeeper;
 
 /** Says before an act, not after it, that the job's evidence keeps it closed. */
 final readonly class ClosedActs
 {
-    public function __construct(private Recorder $recorder, private Gatekeeper $gatekeeper, private Words $words)
+    public function __construct(private Recorder $recorder, private Gatekeeper $gatekeeper, private Words $words, private StepWords $steps)
     {
     }
 
@@ -24,7 +25,7 @@ final readonly class ClosedActs
     {
         $closed = null === $test ? null : $this->closed($job, $test);
 
-        return null === $closed ? null : $closed->detail($this->words);
+        return null === $closed ? null : $closed->detail($this->words, $this->steps);
     }
 
     /** @throws ClosedTest when it is closed */

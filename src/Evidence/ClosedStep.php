@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Http\Explained;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Stage\StepState;
 
 /** A step was to be recorded that is not open yet. */
@@ -21,8 +22,8 @@ final class ClosedStep extends \DomainException implements Explained
         return 'closed';
     }
 
-    public function detail(Words $words): string
+    public function detail(Words $words, StepWords $steps): string
     {
-        return $words->closedStep($this->state);
+        return $steps->closedStep($this->state);
     }
 }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Http\Explained;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Gate\Blocker;
 
 /** A finding of a test that is closed as the evidence stands: recording it would mean that it was made. */
@@ -25,7 +26,7 @@ final class ClosedTest extends \DomainException implements Explained
         return 'closed';
     }
 
-    public function detail(Words $words): string
+    public function detail(Words $words, StepWords $steps): string
     {
         return $words->closedTest($this->test, $this->blockers);
     }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Http\Explained;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 
 /** To take this back would send the machine home; that is done by handing it back, past its guard. */
 final class NotByTakingBack extends \DomainException implements Explained
@@ -20,7 +21,7 @@ final class NotByTakingBack extends \DomainException implements Explained
         return 'not_by_taking_back';
     }
 
-    public function detail(Words $words): null
+    public function detail(Words $words, StepWords $steps): null
     {
         return null;
     }

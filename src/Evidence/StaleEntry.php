@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Http\Explained;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 
 /** The entry to be changed was already corrected or taken back, most likely by somebody else a moment ago. */
 final class StaleEntry extends \DomainException implements Explained
@@ -20,7 +21,7 @@ final class StaleEntry extends \DomainException implements Explained
         return 'stale_entry';
     }
 
-    public function detail(Words $words): ?string
+    public function detail(Words $words, StepWords $steps): ?string
     {
         return null;
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Form;
 
-use AwakeShed\App\Presentation\Measure;
-use AwakeShed\App\Presentation\Quantities;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Unit\Measure;
+use AwakeShed\App\Unit\Quantities;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Quantity;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Form;
 
-use AwakeShed\App\Presentation\Measure;
-use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Unit\Measure;
+use AwakeShed\App\Unit\Quantities;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Quantity;
 use Symfony\Component\Form\Extension\Core\Type\CheckboxType;

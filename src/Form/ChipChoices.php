@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Form;
 
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 
 /** Choices out of enums and out of the vocabulary, labelled in the reader's words. */
 final readonly class ChipChoices

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\FuelTest;
 
+use AwakeShed\App\Drawing\JarDrawing;
 use AwakeShed\App\Evidence\Record;
-use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\Core\Fuel\EthanolContent;
 use AwakeShed\Core\Fuel\FuelVerdict;

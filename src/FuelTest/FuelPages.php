@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\FuelTest;
 
+use AwakeShed\App\Drawing\JarDrawing;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Presentation\JarDrawing;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\Core\Evidence\CaseFile;

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Http;
 
 use AwakeShed\App\Once\KeyConflict;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
@@ -20,7 +21,7 @@ use Twig\Environment;
 /** Turns whatever went wrong into a page that says what happened, that nothing was lost, and what to do. */
 final readonly class ErrorPage
 {
-    public function __construct(private Environment $twig, private Words $words, private KernelInterface $kernel)
+    public function __construct(private Environment $twig, private Words $words, private StepWords $steps, private KernelInterface $kernel)
     {
     }
 
@@ -56,7 +57,7 @@ final readonly class ErrorPage
         }
 
         return match (true) {
-            $failure instanceof Explained => [Response::HTTP_CONFLICT, $failure->text(), $failure->detail($this->words)],
+            $failure instanceof Explained => [Response::HTTP_CONFLICT, $failure->text(), $failure->detail($this->words, $this->steps)],
             $failure instanceof KeyConflict => [Response::HTTP_CONFLICT, 'used_key', null],
             $failure instanceof StaleForm => [Response::HTTP_FORBIDDEN, 'stale_form', null],
             $failure instanceof Refusal => [Response::HTTP_UNPROCESSABLE_ENTITY, 'refused', $this->words->refusal($failure)],

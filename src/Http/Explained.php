@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Http;
 
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 
 /** A failure that a page can explain to whoever caused it. */
 interface Explained extends \Throwable
@@ -13,5 +14,5 @@ interface Explained extends \Throwable
     public function text(): string;
 
     /** @return string|null a sentence about this very case, in the reader's words */
-    public function detail(Words $words): ?string;
+    public function detail(Words $words, StepWords $steps): ?string;
 }

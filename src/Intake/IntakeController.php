@@ -12,7 +12,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Photo\UnusablePhoto;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Http\Explained;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 
 /** The machine has gone home; its record is read, not written, until it is taken back. */
 final class ClosedJob extends \DomainException implements Explained
@@ -20,7 +21,7 @@ final class ClosedJob extends \DomainException implements Explained
         return 'handed_back';
     }
 
-    public function detail(Words $words): ?string
+    public function detail(Words $words, StepWords $steps): ?string
     {
         return null;
     }

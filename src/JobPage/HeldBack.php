@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\JobPage;
 
 use AwakeShed\App\Http\Explained;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 
 /** A machine was to go home with what would bring it back at once. */
 final class HeldBack extends \DomainException implements Explained
@@ -21,8 +22,8 @@ final class HeldBack extends \DomainException implements Explained
         return 'held_back';
     }
 
-    public function detail(Words $words): string
+    public function detail(Words $words, StepWords $steps): string
     {
-        return $words->closing($this->why);
+        return $steps->closing($this->why);
     }
 }

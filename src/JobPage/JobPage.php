@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\JobPage;
 
+use AwakeShed\App\Drawing\LineDrawing;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Presentation\LineDrawing;
 use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\FuelVerdict;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\App\JobPage;
 
 use AwakeShed\App\Evidence\Record;
-use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\FuelVerdict;

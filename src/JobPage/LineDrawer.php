@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\JobPage;
 
+use AwakeShed\App\Drawing\LineDrawing;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Presentation\LineDrawing;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Line\ActRooms;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\JobPage;
 
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\HoldDefinition;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\GateWalk;

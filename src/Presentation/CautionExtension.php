@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Presentation;
 
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Caution\Cautions;
 use AwakeShed\Core\Stage\Step;
 use Twig\Attribute\AsTwigFunction;

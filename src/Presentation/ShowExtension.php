@@ -4,7 +4,16 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Presentation;
 
+use AwakeShed\App\Drawing\RockerDrawing;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Reader\Dates;
+use AwakeShed\App\Reader\Reader;
+use AwakeShed\App\Unit\Measure;
+use AwakeShed\App\Unit\Quantities;
+use AwakeShed\App\Words\BenchWords;
+use AwakeShed\App\Words\SheetWords;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Volume;
@@ -18,6 +27,9 @@ final readonly class ShowExtension
         private Quantities $quantities,
         private Dates $dates,
         private Words $words,
+        private StepWords $steps,
+        private BenchWords $bench,
+        private SheetWords $sheet,
         private Reader $reader,
     ) {
     }
@@ -57,6 +69,24 @@ final readonly class ShowExtension
     public function moment(\DateTimeInterface $date): string
     {
         return $this->dates->moment($date);
+    }
+
+    #[AsTwigFunction('step_words')]
+    public function stepWords(): StepWords
+    {
+        return $this->steps;
+    }
+
+    #[AsTwigFunction('bench_words')]
+    public function benchWords(): BenchWords
+    {
+        return $this->bench;
+    }
+
+    #[AsTwigFunction('sheet_words')]
+    public function sheetWords(): SheetWords
+    {
+        return $this->sheet;
     }
 
     #[AsTwigFunction('words')]

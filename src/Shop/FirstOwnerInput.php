@@ -7,7 +7,7 @@ namespace AwakeShed\App\Shop;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\NewPassword;
 use AwakeShed\App\Account\Shop;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\UnitSystem;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** What is asked once, before the shed is anybody's. */

@@ -6,8 +6,8 @@ namespace AwakeShed\App\Shop;
 
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
-use AwakeShed\App\Presentation\UnitSystem;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Reader\UnitSystem;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\Vocabulary;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\EmailType;

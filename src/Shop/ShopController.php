@@ -15,7 +15,7 @@ use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\OncePerKey;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\UnitSystem;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;

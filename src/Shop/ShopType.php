@@ -7,7 +7,7 @@ namespace AwakeShed\App\Shop;
 use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\UnitSystem;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Spec;
 
 use AwakeShed\App\Presentation\CsvText;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Spec\SourceClass;

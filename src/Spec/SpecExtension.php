@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Spec;
 
-use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Unit\Quantities;
 use AwakeShed\Core\Spec\SpecValue;
 use Twig\Attribute\AsTwigFilter;
 

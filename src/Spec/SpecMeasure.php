@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Spec;
 
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Core\Units\Quantity;

@@ -6,7 +6,7 @@ namespace AwakeShed\App\Spec;
 
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Spec\SpecFigure;
 use Symfony\Component\Form\AbstractType;

@@ -6,7 +6,7 @@ namespace AwakeShed\App\Spec;
 
 use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\ChipChoices;
-use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Unit\Quantities;
 use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use Symfony\Component\Form\AbstractType;

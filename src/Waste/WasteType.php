@@ -8,7 +8,7 @@ use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\AsksWhenUnusual;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\VolumeUnit;

@@ -11,7 +11,7 @@ use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Oil\Shelf;
-use AwakeShed\App\Presentation\ActFigures;
+use AwakeShed\App\Unit\ActFigures;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Vocabulary;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Work;
 
-use AwakeShed\App\Presentation\BarDrawing;
-use AwakeShed\App\Presentation\CylinderDrawing;
-use AwakeShed\App\Presentation\JarDrawing;
+use AwakeShed\App\Drawing\BarDrawing;
+use AwakeShed\App\Drawing\CylinderDrawing;
+use AwakeShed\App\Drawing\JarDrawing;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\JarSample;

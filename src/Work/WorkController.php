@@ -12,7 +12,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\JobPage\LineDrawer;
 use AwakeShed\App\Oil\Shelf;
-use AwakeShed\App\Presentation\ActFigures;
+use AwakeShed\App\Unit\ActFigures;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;

@@ -11,7 +11,7 @@ use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Running\BladeTrack;
 use AwakeShed\Core\Units\Length;

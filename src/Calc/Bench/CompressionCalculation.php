@@ -12,7 +12,7 @@ use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Cylinder\Compression;
 use AwakeShed\Core\Cylinder\CompressionVerdict;
 use AwakeShed\Core\Cylinder\Release;

@@ -9,7 +9,7 @@ use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\VerdictTone;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\DilutionBand;

@@ -10,7 +10,7 @@ use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\VerdictTone;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Cylinder\FeelerGap;
 use AwakeShed\Core\Cylinder\Gap;
 use AwakeShed\Core\Cylinder\GapFit;

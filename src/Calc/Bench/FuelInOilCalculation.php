@@ -9,7 +9,7 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;

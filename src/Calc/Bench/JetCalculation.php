@@ -12,7 +12,7 @@ use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\AmountsInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Jet\JetBore;
 use AwakeShed\Core\Jet\NumberDrills;
 use AwakeShed\Core\Jet\WireSet;

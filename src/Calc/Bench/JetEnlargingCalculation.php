@@ -13,7 +13,7 @@ use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Calc\Input\TicksInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Jet\BeforeDrilling;
 use AwakeShed\Core\Jet\DrillingSchool;
 use AwakeShed\Core\Jet\JetBore;

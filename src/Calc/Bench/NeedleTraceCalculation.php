@@ -10,7 +10,7 @@ use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\SeriesInput;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Units\Pressure;

@@ -10,7 +10,7 @@ use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\SeriesInput;
 use AwakeShed\App\Calc\Topic;
-use AwakeShed\App\Presentation\Measure;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Running\Alternator;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Trace\SeriesFile;

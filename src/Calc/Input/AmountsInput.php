@@ -6,8 +6,8 @@ namespace AwakeShed\App\Calc\Input;
 
 use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\ChipChoices;
-use AwakeShed\App\Presentation\Measure;
-use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Unit\Measure;
+use AwakeShed\App\Unit\Quantities;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Unit;

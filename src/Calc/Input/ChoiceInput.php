@@ -6,7 +6,7 @@ namespace AwakeShed\App\Calc\Input;
 
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
-use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Unit\Quantities;
 
 /** One of the cases of an enum. */
 final readonly class ChoiceInput implements Input

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Input;
 
 use AwakeShed\App\Form\ChipChoices;
-use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Unit\Quantities;
 use Symfony\Component\Form\FormTypeInterface;
 
 /** One thing a calculation is told: read from JSON on the command line, from a field on its page. */

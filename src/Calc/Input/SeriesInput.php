@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Input;
 
 use AwakeShed\App\Form\ChipChoices;
-use AwakeShed\App\Presentation\Quantities;
+use AwakeShed\App\Unit\Quantities;
 use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Trace\UnreadableSeries;
 use AwakeShed\Core\Units\Unit;

@@ -13,7 +13,7 @@ use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\Content\WorkedOut;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Once\RequestKey;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;

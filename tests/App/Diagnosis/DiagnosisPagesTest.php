@@ -7,7 +7,7 @@ namespace AwakeShed\Tests\App\Diagnosis;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Diagnosis\Lexicon;
 use AwakeShed\App\Evidence\Entry;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;

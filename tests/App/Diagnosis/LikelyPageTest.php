@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Diagnosis;
 
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Tests\App\ShedTestCase;

@@ -6,8 +6,8 @@ namespace AwakeShed\Tests\App\FuelTest;
 
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Job\Job;
-use AwakeShed\App\Presentation\Look;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\Look;
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\Core\Fuel\JarSample;

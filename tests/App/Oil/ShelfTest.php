@@ -8,7 +8,7 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Tests\App\ShedTestCase;
 

@@ -10,7 +10,7 @@ use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
-use AwakeShed\App\Presentation\UnitSystem;
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\School\Schools;
 use AwakeShed\App\Shop\OpeningCode;
 use AwakeShed\App\Shop\ShopFile;

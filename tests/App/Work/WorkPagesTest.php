@@ -9,12 +9,12 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\Machine;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
-use AwakeShed\App\Presentation\Look;
-use AwakeShed\App\Presentation\UnitSystem;
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Reader\Look;
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Work\ShopRepairs;
 use AwakeShed\Core\Caution\Cautions;
 use AwakeShed\Core\Evidence\Finding;
@@ -41,7 +41,7 @@ final class WorkPagesTest extends ShedTestCase
             foreach ($stage->steps as $step) {
                 array_push($keys, ...(null === $step->test && null === $step->cure ? ['step.'.$step->id, 'do.'.$step->id] : []), ...array_map(static fn (string $field): string => 'field.'.$field, array_keys($step->fields ?? [])));
                 foreach ($step->choices as $choice) {
-                    self::assertNotSame('', self::service(Words::class)->choice($step->id, $choice));
+                    self::assertNotSame('', self::service(StepWords::class)->choice($step->id, $choice));
                 }
                 foreach (self::service(Cautions::class)->ofStep($step) as $caution) {
                     self::assertTrue($catalogue->has('caution.'.$caution, 'trade'), $caution);

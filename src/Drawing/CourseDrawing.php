@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Drawing;
 
 /** How belief in a few faults moved, step by step: a line each, told apart by its number, its dash and its mark. */
 final readonly class CourseDrawing implements Drawing

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\Tests\App\Presentation;
+namespace AwakeShed\Tests\App\Drawing;
 
-use AwakeShed\App\Presentation\Bar;
-use AwakeShed\App\Presentation\BarDrawing;
-use AwakeShed\App\Presentation\CourseDrawing;
-use AwakeShed\App\Presentation\CylinderDrawing;
-use AwakeShed\App\Presentation\Figures;
-use AwakeShed\App\Presentation\Scale;
-use AwakeShed\App\Presentation\TraceDrawing;
+use AwakeShed\App\Drawing\Bar;
+use AwakeShed\App\Drawing\BarDrawing;
+use AwakeShed\App\Drawing\CourseDrawing;
+use AwakeShed\App\Drawing\CylinderDrawing;
+use AwakeShed\App\Drawing\Scale;
+use AwakeShed\App\Drawing\TraceDrawing;
+use AwakeShed\App\Unit\Figures;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SpeedTrace;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Drawing;
 
 /** A line on a scale: how far down the drawing, and what it stands for. */
 final readonly class JarTick

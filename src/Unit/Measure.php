@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Unit;
 
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\CountUnit;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Drawing;
 
 /** Something laid out for a template to draw. */
 interface Drawing

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Drawing;
+
+use AwakeShed\App\Unit\Figures;
 
 /** One bar: how high, where its truth may lie, and what is written at it. */
 final readonly class Bar

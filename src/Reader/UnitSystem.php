@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Reader;
 
 /** The units a person reads and types by default; any other unit may be typed behind a number. */
 enum UnitSystem: string

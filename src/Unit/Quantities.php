@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Unit;
 
+use AwakeShed\App\Reader\Reader;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Drawing;
 
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Trace\SpeedTrace;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Unit;
 
 use AwakeShed\Core\Units\Quantity;
 

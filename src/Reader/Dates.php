@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Reader;
 
 /** Writes dates as the reader does. Formatters are slow to make, so each is made once a request. */
 final class Dates

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\Tests\App\Presentation;
+namespace AwakeShed\Tests\App\Words;
 
-use AwakeShed\App\Presentation\Words;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Caution\Cautions;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\MachineKind;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Drawing;
 
 use AwakeShed\Core\Fuel\JarLayers;
 use AwakeShed\Core\Fuel\JarLook;

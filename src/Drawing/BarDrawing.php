@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Drawing;
 
+use AwakeShed\App\Unit\Figures;
 use AwakeShed\Core\Oil\FlushPlan;
 
 /** Bars over a common scale from zero, with a limit across them and whiskers where the truth may lie. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Presentation;
+namespace AwakeShed\App\Reader;
 
 use AwakeShed\Core\Units\Length;
 use Symfony\Bundle\SecurityBundle\Security;

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Words;
+
+use AwakeShed\App\Unit\ActFigures;
+use AwakeShed\Core\Evidence\Done;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Blocker;
+use AwakeShed\Core\Gate\BlockerKind;
+use AwakeShed\Core\Progress\Ask;
+use AwakeShed\Core\Refusal;
+
+/** Puts the core's ids and refusals into the reader's words (translations/trade.*, translations/refusals.*). */
+final readonly class Words
+{
+    public function __construct(private Catalogue $catalogue, private Vocabulary $vocabulary, private ActFigures $figures)
+    {
+    }
+
+    public function test(string $id): string
+    {
+        return $this->trade('test.'.$id) ?? Catalogue::spelledOut($id);
+    }
+
+    /** How the test is made, in a sentence; null where nothing is written yet. */
+    public function how(string $test): ?string
+    {
+        return $this->trade('how.'.$test);
+    }
+
+    /** What to lay ready for a test; null where it takes only eyes. */
+    public function tools(string $test): ?string
+    {
+        return $this->trade('tool.'.$test);
+    }
+
+    /** @param 'what'|'looks'|'cure' $part of what is known of a fault */
+    public function knows(string $part, string $fault): string
+    {
+        return $this->catalogue->say($part.'.'.$fault, [], 'faults');
+    }
+
+    public function outcome(string $test, string $outcome): string
+    {
+        return $this->trade('outcome.'.$test.'.'.$outcome) ?? $this->trade('outcome.'.$outcome) ?? ucfirst(str_replace('_', ' ', $outcome));
+    }
+
+    /** @return list<string> outcome ids of a test, in the vocabulary's order; none when its outcome is a number */
+    public function outcomesOf(string $test): array
+    {
+        return $this->vocabulary->test($test)->outcomes ?? [];
+    }
+
+    public function fault(string $id): string
+    {
+        return $this->trade('fault.'.$id) ?? $this->vocabulary->faults[$id] ?? Catalogue::spelledOut($id);
+    }
+
+    /** A probability as people say it, with its per cent. */
+    public function chance(float $probability): string
+    {
+        $word = match (true) {
+            $probability >= 0.9 => 'almost certain',
+            $probability >= 0.65 => 'likely',
+            $probability >= 0.35 => 'may well be',
+            $probability >= 0.15 => 'possible',
+            default => 'unlikely',
+        };
+
+        // Rough odds never make a certainty.
+        return $this->catalogue->say($word).', '.$this->catalogue->say('%percent% %', ['%percent%' => $probability > 0.99 ? '> 99' : (string) round(100 * $probability)]);
+    }
+
+    /** Why a hold closes what it closes, in a sentence. */
+    public function hold(string $id): string
+    {
+        return $this->trade('hold.'.$id) ?? Catalogue::spelledOut($id);
+    }
+
+    /** What a finding or a cure says, e.g. "Oil level: far over the mark". */
+    public function event(Finding|PutRight|Done $event): string
+    {
+        if ($event instanceof PutRight) {
+            return $this->catalogue->say('Put right: %fault%', ['%fault%' => $this->fault($event->fault)]);
+        }
+
+        if ($event instanceof Done) {
+            $figures = array_filter($event->measured, is_numeric(...));
+            $said = array_map(fn (string $figure, mixed $value): string => trim($this->figures->show($figure, (float) $value).' '.($this->catalogue->find('figure.'.$figure, 'steps') ?? '')), array_keys($figures), $figures);
+
+            return $this->deed($event->act->id).([] === $said ? '' : ': '.implode(', ', $said));
+        }
+
+        return $this->test($event->test).': '.$this->saying($event);
+    }
+
+    /** An act of the vocabulary, as something that was done. */
+    public function deed(string $act): string
+    {
+        return $this->trade('act.'.$act) ?? Catalogue::spelledOut($act);
+    }
+
+    /** What was made of a thing, in a word or two, e.g. "cleaned". */
+    public function made(string $state): string
+    {
+        return $this->trade('state.'.$state) ?? Catalogue::spelledOut($state);
+    }
+
+    /** @param array<string, string> $things with what was made of them */
+    public function things(array $things): string
+    {
+        return implode(', ', array_map(fn (string $thing, string $state): string => ($this->trade('thing.'.$thing) ?? Catalogue::spelledOut($thing)).' '.$this->made($state), array_keys($things), $things));
+    }
+
+    /** What is warned of, in a sentence or two. */
+    public function caution(string $id): string
+    {
+        return $this->trade('caution.'.$id) ?? Catalogue::spelledOut($id);
+    }
+
+    /** What would bring a machine back, and why. */
+    public function ask(Ask $ask): string
+    {
+        return $this->trade('ask.'.$ask->value) ?? Catalogue::spelledOut($ask->value);
+    }
+
+    /** What moves a job on: a test, an act, or a fault to be put right. */
+    public function next(string $id): string
+    {
+        return match (true) {
+            isset($this->vocabulary->tests[$id]) => $this->test($id),
+            isset($this->vocabulary->acts[$id]) => $this->trade('do.'.$id) ?? $this->deed($id),
+            isset($this->vocabulary->faults[$id]) => $this->catalogue->say('Put right: %fault%', ['%fault%' => $this->fault($id)]),
+            default => Catalogue::spelledOut($id),
+        };
+    }
+
+    /** What a finding says, without naming its test. */
+    public function saying(Finding $finding): string
+    {
+        if (null !== $finding->number) {
+            return trim(rtrim(rtrim(number_format($finding->number, 2, '.', ''), '0'), '.').' '.($this->trade('unit.'.$finding->test) ?? ''));
+        }
+
+        return implode(', ', array_map(fn (string $outcome): string => $this->outcome($finding->test, $outcome), $finding->outcomes));
+    }
+
+    /** What opens a closed test, in a sentence. */
+    public function blocker(Blocker $blocker): string
+    {
+        return match ($blocker->kind) {
+            BlockerKind::Look => $this->catalogue->say('First: %look%.', ['%look%' => $this->test($blocker->until)]),
+            BlockerKind::LookAgain => $this->catalogue->say('Put right since; look again: %look%.', ['%look%' => $this->test($blocker->until)]),
+            BlockerKind::Hold => $this->hold($blocker->until),
+            BlockerKind::Act => $this->catalogue->say('First: %look%.', ['%look%' => $this->next($blocker->until)]),
+        };
+    }
+
+    /** @param list<Blocker> $blockers of a closed test */
+    public function closedTest(string $test, array $blockers): string
+    {
+        return $this->catalogue->say('%test% is closed for now.', ['%test%' => $this->test($test)]).' '
+            .implode(' ', array_map($this->blocker(...), $blockers));
+    }
+
+    /** What a job waits for: the id of a hold, of a look, or of a step of ours. */
+    public function waitsFor(string $id): string
+    {
+        return $this->trade('waits.'.$id) ?? match (true) {
+            '' === $id => '',
+            isset($this->vocabulary->tests[$id]), isset($this->vocabulary->acts[$id]), isset($this->vocabulary->faults[$id]) => $this->next($id),
+            default => $this->hold($id),
+        };
+    }
+
+    public function refusal(Refusal $refusal): string
+    {
+        return $this->catalogue->say($refusal->reason(), $refusal->figures(), 'refusals');
+    }
+
+    private function trade(string $key): ?string
+    {
+        return $this->catalogue->find($key, 'trade');
+    }
+}
