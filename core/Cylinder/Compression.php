@@ -29,26 +29,46 @@ final readonly class Compression
         public Pressure $atSeaLevel,
         private float $dryPsi,
         private Release $release,
+        /** Half-width of what it would show at sea level. */
+        public Pressure $halfWidth,
     ) {
     }
 
     /**
      * @param Pressure $gauge    0 to 400 psi
      * @param Length   $altitude of the bench, −500 to 5000 m
+     * @param Pressure $error    half-width of the gauge, 0 to 20 psi
      *
      * @throws ImpossibleAmount when one is outside its interval
      */
-    public static function read(Pressure $gauge, Length $altitude, Release $release): self
+    public static function read(Pressure $gauge, Length $altitude, Release $release, Pressure $error): self
     {
         self::bounds()->demand($gauge);
+        (new Interval(0.0, 20.0, PressureUnit::Psi))->demand($error);
+        $scale = 1 / StandardAtmosphere::pressureShare($altitude->in(LengthUnit::Metre));
 
-        return new self($gauge->times(1 / StandardAtmosphere::pressureShare($altitude->in(LengthUnit::Metre))), $gauge->inPsi(), $release);
+        return new self($gauge->times($scale), $gauge->inPsi(), $release, $error->times($scale));
     }
 
     public function verdict(): CompressionVerdict
     {
-        $psi = $this->atSeaLevel->inPsi();
+        return $this->judged($this->atSeaLevel->inPsi());
+    }
 
+    /** The worst it may be within the gauge's error. */
+    public function worst(): CompressionVerdict
+    {
+        return $this->judged($this->atSeaLevel->minus($this->halfWidth)->inPsi());
+    }
+
+    /** The best it may be. */
+    public function best(): CompressionVerdict
+    {
+        return $this->judged($this->atSeaLevel->plus($this->halfWidth)->inPsi());
+    }
+
+    private function judged(float $psi): CompressionVerdict
+    {
         return match (true) {
             $psi < self::NONE_BELOW => CompressionVerdict::None,
             Release::TwoStroke === $this->release => match (true) {

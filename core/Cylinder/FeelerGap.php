@@ -14,8 +14,9 @@ final readonly class FeelerGap
 {
     private function __construct(
         public Length $measured,
-        public Length $least,
-        public Length $most,
+        /** Null where only the other end is known. */
+        public ?Length $least,
+        public ?Length $most,
         /** The range is the trade's usual one, not this engine's. */
         public bool $isUnverified,
     ) {
@@ -23,7 +24,7 @@ final readonly class FeelerGap
 
     /**
      * @param Length      $measured 0 to 5 mm
-     * @param Length|null $least    of the spec book; null: the trade's usual range
+     * @param Length|null $least    of the spec book; with neither end the trade's usual range is taken, with one that end alone
      * @param Length|null $most     of the spec book, at least the least
      *
      * @throws ImpossibleAmount when one is outside its interval
@@ -32,13 +33,17 @@ final readonly class FeelerGap
     {
         $bounds = new Interval(0.0, 5.0, LengthUnit::Millimetre);
         $bounds->demand($measured);
-        if (null === $least || null === $most) {
+        if (null === $least && null === $most) {
             [$from, $to] = $gap->usual();
 
             return new self($measured, Length::millimetres($from), Length::millimetres($to), true);
         }
-        $bounds->demand($least);
-        (new Interval($least->inMillimetres(), 5.0, LengthUnit::Millimetre))->demand($most);
+        if (null !== $least) {
+            $bounds->demand($least);
+        }
+        if (null !== $most) {
+            (new Interval($least?->inMillimetres() ?? 0.0, 5.0, LengthUnit::Millimetre))->demand($most);
+        }
 
         return new self($measured, $least, $most, false);
     }
@@ -49,15 +54,16 @@ final readonly class FeelerGap
         $slack = 1e-6;
 
         return match (true) {
-            $this->measured->inMillimetres() < $this->least->inMillimetres() - $slack => GapFit::Tight,
-            $this->measured->inMillimetres() > $this->most->inMillimetres() + $slack => GapFit::Wide,
+            null !== $this->least && $this->measured->inMillimetres() < $this->least->inMillimetres() - $slack => GapFit::Tight,
+            null !== $this->most && $this->measured->inMillimetres() > $this->most->inMillimetres() + $slack => GapFit::Wide,
+            null === $this->least || null === $this->most => GapFit::HalfKnown,
             default => GapFit::Fits,
         };
     }
 
-    /** What brings it to the middle of the range; negative closes it. */
-    public function toMiddle(): Length
+    /** What brings it to the middle of the range; negative closes it. Null where the range is not known whole. */
+    public function toMiddle(): ?Length
     {
-        return $this->least->plus($this->most)->times(0.5)->minus($this->measured);
+        return null === $this->least || null === $this->most ? null : $this->least->plus($this->most)->times(0.5)->minus($this->measured);
     }
 }

@@ -16,9 +16,12 @@ enum Gap: string
     public function usual(): array
     {
         return match ($this) {
-            self::ValveLash => [0.10, 0.20],
-            self::CoilAir => [0.25, 0.35],
-            self::Plug => [0.70, 0.80],
+            // Some small engines want 0.08 to 0.12 mm.
+            self::ValveLash => [0.08, 0.20],
+            // Older flywheels are set with a card, about 0.2 mm; a few makers ask for 0.4.
+            self::CoilAir => [0.20, 0.40],
+            // Old points ignitions 0.6 mm.
+            self::Plug => [0.60, 0.80],
         };
     }
 }

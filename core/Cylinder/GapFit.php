@@ -9,4 +9,7 @@ enum GapFit: string
     case Tight = 'tight';
     case Fits = 'fits';
     case Wide = 'wide';
+
+    /** Within the one end that is known. */
+    case HalfKnown = 'half_known';
 }

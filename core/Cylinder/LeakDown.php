@@ -44,10 +44,20 @@ final readonly class LeakDown
         );
     }
 
+    /** The worst it may be within the gauges' error: nothing is called good that may not be. */
     public function band(): LeakDownBand
     {
-        $share = $this->share->asFraction();
+        return self::forShare($this->share->asFraction() + $this->halfWidth->asFraction());
+    }
 
+    /** The best it may be. */
+    public function bestBand(): LeakDownBand
+    {
+        return self::forShare($this->share->asFraction() - $this->halfWidth->asFraction());
+    }
+
+    private static function forShare(float $share): LeakDownBand
+    {
         return match (true) {
             $share < self::GOOD_BELOW => LeakDownBand::Good,
             $share < self::USABLE_BELOW => LeakDownBand::Usable,

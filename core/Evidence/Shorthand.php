@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Evidence;
 
+use AwakeShed\Core\Units\DecimalText;
+
 /**
  * Reads findings as an old hand writes them: the beginnings of a few words, of the test and of what it said, in any
  * order; a semicolon between findings. "pil bl" is the pilot jet blocked, "idle 26" stood for 26 months.
@@ -76,12 +78,12 @@ final readonly class Shorthand
         if (null !== $exact) {
             return [[$exact, 1.0]];
         }
-        $typed = preg_split('/[\s,:=]+/', mb_strtolower(trim($part)), -1, \PREG_SPLIT_NO_EMPTY);
+        $typed = preg_split('/[\s:=]+|,(?!\d)|(?<!\d),/', mb_strtolower(trim($part)), -1, \PREG_SPLIT_NO_EMPTY);
         $words = array_diff(false === $typed ? [] : $typed, self::SMALL);
-        $number = null;
+        $numbers = [];
         foreach ($words as $place => $word) {
-            if (1 === preg_match('/^-?\d+(\.\d+)?$/', $word)) {
-                $number = (float) $word;
+            if (1 === preg_match('/^-?\d+([.,]\d+)*$/', $word)) {
+                $numbers = DecimalText::read($word)->readings;
                 unset($words[$place]);
             }
         }
@@ -91,13 +93,17 @@ final readonly class Shorthand
         foreach ([] === $words ? [] : $this->lexicon as $place => $entry) {
             $act = $entry['act'] ?? null;
             $takesNumber = null === $entry['outcome'] && null === $act;
-            $score = $takesNumber === (null === $number) ? null : self::score($words, $entry);
+            $score = $takesNumber === ([] === $numbers) ? null : self::score($words, $entry);
             if (null !== $score) {
-                $found[] = [match (true) {
-                    null !== $act => new Done($act),
-                    null === $entry['outcome'] => Finding::number($entry['test'], (float) $number),
-                    default => Finding::observed($entry['test'], $entry['outcome']),
-                }, null === $act ? $score : self::ACT_WEIGHT * $score, $place];
+                $meant = match (true) {
+                    null !== $act => [new Done($act)],
+                    // "3,600" may be two numbers: each is offered, and neither is plain.
+                    null === $entry['outcome'] => array_map(static fn (float $number): Finding => Finding::number($entry['test'], $number), $numbers),
+                    default => [Finding::observed($entry['test'], $entry['outcome'])],
+                };
+                foreach ($meant as $one) {
+                    $found[] = [$one, null === $act ? $score : self::ACT_WEIGHT * $score, $place];
+                }
             }
         }
         usort($found, static fn (array $one, array $other): int => [$other[1], $one[2]] <=> [$one[1], $other[2]]);

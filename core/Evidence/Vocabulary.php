@@ -100,6 +100,14 @@ final readonly class Vocabulary
         );
     }
 
+    /** @return array{float, float} the least and the most a test that takes a number may show, in its unit */
+    public function bounds(TestDefinition $test): array
+    {
+        $bounds = $this->numbers[$test->id];
+
+        return [(float) $bounds['least'], (float) $bounds['most']];
+    }
+
     /** @throws UnknownWord */
     public function test(string $id): TestDefinition
     {
@@ -127,8 +135,7 @@ final readonly class Vocabulary
         $test = $this->test($finding->test);
         if ($test->takesNumber()) {
             $number = $finding->number ?? throw UnknownWord::numberWanted($test);
-            $bounds = $this->numbers[$test->id];
-            ImpossibleAmount::unlessBetween($number, $bounds['least'], $bounds['most'], $bounds['unit']);
+            ImpossibleAmount::unlessBetween($number, ...[...$this->bounds($test), $this->numbers[$test->id]['unit']]);
 
             return;
         }

@@ -18,6 +18,9 @@ use AwakeShed\Core\Units\LengthUnit;
  */
 final readonly class Settling
 {
+    /** Density difference and viscosity are from memory: a time is good to about a third. */
+    public const ERROR = 1 / 3;
+
     private const DENSITY_DIFFERENCE = 250.0;
     private const VISCOSITY = 5e-4;
     private const STANDARD_GRAVITY = 9.80665;

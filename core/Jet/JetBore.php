@@ -12,6 +12,9 @@ use AwakeShed\Core\Units\LengthUnit;
 /** The bore of a jet. Published: flow through an orifice is proportional to its area, Q = C_d·A·√(2Δp/ρ). */
 final readonly class JetBore
 {
+    /** Half-width of a bore read with drills or pin gauges, mm (common practice). */
+    public const READING_ERROR_MM = 0.01;
+
     /** A wire clears a jet without cutting it up to this share of the bore (common practice). */
     private const WIRE_SHARE = 0.90;
 
@@ -31,6 +34,17 @@ final readonly class JetBore
     public function flowInto(self $other): float
     {
         return $other->diameter->over($this->diameter) ** 2;
+    }
+
+    /**
+     * @param Length $error half-width of this bore
+     *
+     * @return float half-width of {@see flowInto()}
+     */
+    public function flowError(self $other, Length $error): float
+    {
+        // The slope of (other/bore)² is twice itself over the bore.
+        return 2 * $this->flowInto($other) * $error->over($this->diameter);
     }
 
     /**

@@ -31,9 +31,14 @@ final readonly class NumberDrills
         return isset($this->inches[$number]) ? Length::of($this->inches[$number], LengthUnit::Inch) : null;
     }
 
-    /** @return int|null the thinnest drill wider than the bore; null beyond the table */
-    public function nextAbove(Length $bore): ?int
+    /**
+     * @param Length $error half-width of the bore: a drill within it may be the one it was made with
+     *
+     * @return int|null the thinnest drill surely wider than the bore; null beyond the table
+     */
+    public function nextAbove(Length $bore, Length $error): ?int
     {
+        $bore = $bore->plus($error);
         foreach ($this->inches as $number => $inches) {
             // A bore made with a drill, measured back in millimetres, is that drill and not a hair more.
             if ($inches > $bore->in(LengthUnit::Inch) * (1 + 1e-6)) {

@@ -23,24 +23,29 @@ final readonly class Dilution
         public float $halfWidth,
         /** What was in the crankcase in all. */
         public Volume $contents,
+        /** It held less than the mark, beyond the error: the level says nothing of gasoline in it. */
+        public bool $isBelowMark,
     ) {
     }
 
     /**
-     * @param Volume $mark    what the crankcase holds at the mark, 50 mL to 10 L
-     * @param Volume $drained what came out, 0 to 20 L
-     * @param Volume $left    what clings inside after draining, 0 up to the mark
-     * @param Volume $error   half-width of the drained reading
+     * @param Volume      $mark    what the crankcase holds at the mark, 50 mL to 10 L
+     * @param Volume      $drained what came out, 0 to 20 L
+     * @param Volume|null $left    what clings inside after draining, 0 up to the mark; null where nobody measured it, {@see Clinging}
+     * @param Volume      $error   half-width of the drained reading
      *
      * @throws \AwakeShed\Core\Units\ImpossibleAmount when a volume is outside its interval
-     * @throws ImpossibleDilution                     when less was inside than the mark, beyond the error
      */
-    public static function drained(Volume $mark, Volume $drained, Volume $left, Volume $error): self
+    public static function drained(Volume $mark, Volume $drained, ?Volume $left, Volume $error): self
     {
         self::markBounds()->demand($mark);
         (new Interval(0.0, 20_000.0, VolumeUnit::Millilitre))->demand($drained);
-        (new Interval(0.0, $mark->inMillilitres(), VolumeUnit::Millilitre))->demand($left);
         (new Interval(0.0, 1_000.0, VolumeUnit::Millilitre))->demand($error);
+        if (null === $left) {
+            // The two err independently of each other.
+            return self::ofContents($mark, $drained->plus($mark->times(Clinging::SHARE)), Volume::millilitres(hypot($error->inMillilitres(), Clinging::ERROR * $mark->inMillilitres())));
+        }
+        (new Interval(0.0, $mark->inMillilitres(), VolumeUnit::Millilitre))->demand($left);
 
         return self::ofContents($mark, $drained->plus($left), $error);
     }
@@ -68,20 +73,34 @@ final readonly class Dilution
         return DilutionBand::forFraction($this->fraction);
     }
 
+    /** @return float the most it may be, by volume */
+    public function most(): float
+    {
+        return min(1.0, $this->fraction + $this->halfWidth);
+    }
+
+    /** @return float the least it may be, by volume */
+    public function least(): float
+    {
+        return max(0.0, $this->fraction - $this->halfWidth);
+    }
+
+    /** Nothing worth the name in it, however the readings err. */
+    public function isClean(): bool
+    {
+        return 0.0 === $this->fraction && !$this->isBelowMark && DilutionBand::Watch === DilutionBand::forFraction($this->most());
+    }
+
     /** As the stick is read: so much over the mark that nobody spilled it in. */
     public function isFarOver(): bool
     {
         return DilutionBand::ChangeFlushAndCure === $this->band();
     }
 
-    /** @throws ImpossibleDilution */
     private static function ofContents(Volume $mark, Volume $contents, Volume $error): self
     {
-        if ($contents->plus($error)->isLessThan($mark)) {
-            throw ImpossibleDilution::lessThanMark($mark, $contents);
-        }
         if (!$contents->isGreaterThan($mark)) {
-            return new self(0.0, $error->over($mark), $mark);
+            return new self(0.0, max(0.0, $contents->plus($error)->minus($mark)->over($mark)), $contents, $contents->plus($error)->isLessThan($mark));
         }
 
         return new self(
@@ -89,6 +108,7 @@ final readonly class Dilution
             // The slope of (V − mark)/V is mark/V².
             $mark->over($contents) * $error->over($contents),
             $contents,
+            false,
         );
     }
 

@@ -17,13 +17,35 @@ enum SeasonOil: string
     /** 5W-30. */
     case Cold = 'cold';
 
+    /** 0W-30, where the maker allows it: a 5W cranks no colder than J300 limits it. */
+    case VeryCold = 'very_cold';
+
+    /** None that is to be had: the engine is warmed before it is started. */
+    case TooCold = 'too_cold';
+
     private const COLD_BELOW_CELSIUS = 5.0;
+
+    /** The thinnest grade of what is named; null where none is. */
+    public function winterGrade(): ?WinterGrade
+    {
+        return match ($this) {
+            self::Warm => WinterGrade::W10,
+            self::Cold => WinterGrade::W5,
+            self::VeryCold => WinterGrade::W0,
+            self::TooCold => null,
+        };
+    }
 
     /** @throws \AwakeShed\Core\Units\ImpossibleAmount unless −50 to 50 °C */
     public static function forStart(Temperature $coldest): self
     {
         (new Interval(-50.0, 50.0, TemperatureUnit::Celsius))->demand($coldest);
 
-        return $coldest->in(TemperatureUnit::Celsius) < self::COLD_BELOW_CELSIUS ? self::Cold : self::Warm;
+        return match (true) {
+            $coldest->isLessThan(WinterGrade::W0->cranksTo()) => self::TooCold,
+            $coldest->isLessThan(WinterGrade::W5->cranksTo()) => self::VeryCold,
+            $coldest->in(TemperatureUnit::Celsius) < self::COLD_BELOW_CELSIUS => self::Cold,
+            default => self::Warm,
+        };
     }
 }

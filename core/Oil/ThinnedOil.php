@@ -46,7 +46,7 @@ final readonly class ThinnedOil
         );
     }
 
-    /** @throws ImpossibleAmount outside −60 to 200 °C, or where the oil leaves 2 to 10⁶ mm²/s */
+    /** @throws ImpossibleAmount outside −60 to 200 °C, or where the oil is below 2 mm²/s */
     public function cleanAt(Temperature $start): KinematicViscosity
     {
         return $this->clean->at($start);
@@ -77,6 +77,12 @@ final readonly class ThinnedOil
     public function behavesAs(): array
     {
         return ViscosityGrade::passedBy($this->hot->viscosity);
+    }
+
+    /** Thicker hot than the thickest grade of SAE J300. */
+    public function isThickerThanAny(): bool
+    {
+        return ViscosityGrade::isThickerThanAny($this->hot->viscosity);
     }
 
     public function flammability(): Flammability

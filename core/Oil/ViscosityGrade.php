@@ -28,6 +28,11 @@ enum ViscosityGrade: string
         }));
     }
 
+    public static function isThickerThanAny(KinematicViscosity $hot): bool
+    {
+        return $hot->inCentistokes() >= self::Sae60->bounds()[1];
+    }
+
     /** @return array{float, float} least, and below, mm²/s at 100 °C */
     private function bounds(): array
     {

@@ -14,12 +14,13 @@ use AwakeShed\Core\Units\ViscosityUnit;
  * An oil's kinematic viscosity over temperature, through two known points.
  *
  * Published: ASTM D341, log₁₀ log₁₀(ν + 0.7) = A − B·log₁₀ T with T in kelvin; this short form holds from about
- * 2 mm²/s up, and results below are refused.
+ * 2 mm²/s up, and results below are refused. Above 10⁶ mm²/s an oil stands still, and is only said to be thicker.
  */
 final readonly class ViscosityLine
 {
     private const LEAST = 2.0;
-    private const MOST = 1e6;
+    /** mm²/s; what is answered where it is thicker still. */
+    public const MOST = 1e6;
 
     private function __construct(private float $a, private float $b)
     {
@@ -41,10 +42,12 @@ final readonly class ViscosityLine
         return new self($y1 + $b * $x1, $b);
     }
 
-    /** @throws \AwakeShed\Core\Units\ImpossibleAmount outside −60 to 200 °C, or where the result leaves 2 to 10⁶ mm²/s */
+    /** @throws \AwakeShed\Core\Units\ImpossibleAmount outside −60 to 200 °C, or where the result is below 2 mm²/s */
     public function at(Temperature $temperature): KinematicViscosity
     {
-        $viscosity = KinematicViscosity::centistokes(10 ** (10 ** ($this->a - $this->b * self::abscissa($temperature))) - 0.7);
+        // The double power leaves the numbers a machine has long before the coldest start does.
+        $power = min(10.0, 10 ** ($this->a - $this->b * self::abscissa($temperature)));
+        $viscosity = KinematicViscosity::centistokes(min(self::MOST, 10 ** $power - 0.7));
         self::bounds()->demand($viscosity);
 
         return $viscosity;

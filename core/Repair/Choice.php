@@ -88,6 +88,10 @@ final readonly class Choice
     public function breakEven(WayOdds $way): float
     {
         $fallback = $this->replacing->plus($this->comeback);
+        if (!$fallback->isGreaterThan(Money::zero())) {
+            // Where falling back costs nothing, any odds will do for what costs nothing, and none for what costs something.
+            return self::outlay($way, $this->wage)->isGreaterThan(Money::zero()) ? 2.0 : 0.0;
+        }
 
         return 1 - $this->replacing->minus(self::outlay($way, $this->wage))->over($fallback);
     }

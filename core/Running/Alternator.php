@@ -38,6 +38,15 @@ final readonly class Alternator
         return new self($number);
     }
 
+    /** Of the rated frequency; further off under load, a class would say nothing (common practice). */
+    private const OFF_RATED = 0.025;
+
+    /** Whether what it makes under load is what it is rated for, near enough for a class to mean something. */
+    public function isAtRated(ShaftSpeed $loaded, Frequency $rated): bool
+    {
+        return abs($this->frequency($loaded)->over($rated) - 1) <= self::OFF_RATED + 1e-9;
+    }
+
     public function frequency(ShaftSpeed $speed): Frequency
     {
         return Frequency::of($speed->in(SpeedUnit::Rpm) * $this->poles / 120, FrequencyUnit::Hertz);

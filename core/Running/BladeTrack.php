@@ -14,7 +14,10 @@ use AwakeShed\Core\Units\LengthUnit;
  */
 final readonly class BladeTrack
 {
-    private const MOST_MM = 3.2;
+    private const MOST_MM = 3.175;
+
+    /** The last digits of a difference of two readings. */
+    private const SLACK_MM = 1e-9;
 
     /** @param float $off distance between the two, mm */
     private function __construct(private float $off, private float $halfWidth)
@@ -47,8 +50,8 @@ final readonly class BladeTrack
     public function isTrue(): ?bool
     {
         return match (true) {
-            $this->off + $this->halfWidth <= self::MOST_MM => true,
-            $this->off - $this->halfWidth > self::MOST_MM => false,
+            $this->off + $this->halfWidth <= self::MOST_MM + self::SLACK_MM => true,
+            $this->off - $this->halfWidth > self::MOST_MM + self::SLACK_MM => false,
             default => null,
         };
     }

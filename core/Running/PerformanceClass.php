@@ -15,7 +15,7 @@ enum PerformanceClass: string
     case G1 = 'G1';
 
     /**
-     * @param float $droop (no load − rated) / rated, per cent; negative when it runs faster loaded
+     * @param float $droop as {@see droop()}, per cent; no class where it is negative
      * @param float $band  width of the steady band over rated, per cent
      *
      * @return self|null the best class that both meet; null when not even G1
@@ -24,7 +24,7 @@ enum PerformanceClass: string
     {
         foreach (self::cases() as $class) {
             [$mostDroop, $mostBand] = $class->limits();
-            if (abs($droop) <= $mostDroop + 1e-9 && $band <= $mostBand + 1e-9) {
+            if ($droop >= -1e-9 && $droop <= $mostDroop + 1e-9 && $band <= $mostBand + 1e-9) {
                 return $class;
             }
         }
@@ -32,10 +32,10 @@ enum PerformanceClass: string
         return null;
     }
 
-    /** @return float (no load − loaded) / loaded, per cent */
-    public static function droop(ShaftSpeed $noLoad, ShaftSpeed $loaded): float
+    /** @return float (no load − loaded) / rated, per cent; negative where it was read faster under load, which no governor does */
+    public static function droop(ShaftSpeed $noLoad, ShaftSpeed $loaded, ShaftSpeed $rated): float
     {
-        return 100 * ($noLoad->in(SpeedUnit::Rpm) / $loaded->in(SpeedUnit::Rpm) - 1);
+        return 100 * ($noLoad->in(SpeedUnit::Rpm) - $loaded->in(SpeedUnit::Rpm)) / $rated->in(SpeedUnit::Rpm);
     }
 
     /** @return array{float, float} most droop and most band, per cent */

@@ -24,7 +24,7 @@ final readonly class Lookup
 
     public function find(SpecFigure $figure): ?FoundFigure
     {
-        $own = $this->machine->numbers()[$figure->value] ?? null;
+        $own = $this->machine->numbers()[$figure->value] ?? (SpecFigure::Cylinders === $figure ? $this->machine->cylinders : null);
 
         return match (true) {
             null !== $own => new FoundFigure(new SpecValue($figure, $own, SourceClass::Measured), FoundIn::Machine),

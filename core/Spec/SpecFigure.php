@@ -19,6 +19,7 @@ use AwakeShed\Core\Units\VolumeUnit;
 enum SpecFigure: string
 {
     case Displacement = 'displacement_cc';
+    case Cylinders = 'cylinders';
     case CompressionRatio = 'compression_ratio';
     case Oil = 'oil_ml';
     case OilPerMillimetre = 'oil_ml_per_mm';
@@ -27,6 +28,10 @@ enum SpecFigure: string
     case Blade = 'blade_mm';
     case LashLeast = 'lash_least_mm';
     case LashMost = 'lash_most_mm';
+
+    /** Where the exhaust valve has its own. */
+    case ExhaustLashLeast = 'exhaust_lash_least_mm';
+    case ExhaustLashMost = 'exhaust_lash_most_mm';
     case CoilGapLeast = 'coil_gap_least_mm';
     case CoilGapMost = 'coil_gap_most_mm';
     case PlugGapLeast = 'plug_gap_least_mm';
@@ -44,13 +49,14 @@ enum SpecFigure: string
     {
         return match ($this) {
             self::Displacement => new Interval(10.0, 2000.0, VolumeUnit::CubicCentimetre),
+            self::Cylinders => new Interval(1.0, 2.0, CountUnit::Each),
             self::CompressionRatio => new Interval(3.0, 20.0, RatioUnit::ToOne),
             self::Oil => new Interval(50.0, 10_000.0, VolumeUnit::Millilitre),
             self::OilPerMillimetre => new Interval(0.1, 100.0, VolumeUnit::Millilitre),
             self::Tank => new Interval(50.0, 200_000.0, VolumeUnit::Millilitre),
             self::GovernedSpeed => new Interval(500.0, 15_000.0, SpeedUnit::Rpm),
             self::Blade => new Interval(50.0, 2500.0, LengthUnit::Millimetre),
-            self::LashLeast, self::LashMost, self::CoilGapLeast, self::CoilGapMost, self::PlugGapLeast, self::PlugGapMost => new Interval(0.01, 5.0, LengthUnit::Millimetre),
+            self::LashLeast, self::LashMost, self::ExhaustLashLeast, self::ExhaustLashMost, self::CoilGapLeast, self::CoilGapMost, self::PlugGapLeast, self::PlugGapMost => new Interval(0.01, 5.0, LengthUnit::Millimetre),
             self::CoilWinding => new Interval(0.0001, 1000.0, ResistanceUnit::Kilohm),
             self::PumpFlow => new Interval(0.2, 20.0, FlowUnit::GallonPerMinute),
             self::PumpPressure => new Interval(100.0, 10_000.0, PressureUnit::Psi),

@@ -5,32 +5,24 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Trace;
 
 use AwakeShed\Core\Units\Duration;
-use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 
 /**
- * Pressure pumped on a carburetor's inlet: where the needle lifts, where it seats again, and whether it holds.
- *
- * Common practice: it lifts at 7 to 8 psi, seats, and holds 5 psi or more without falling. That less than 0.3 psi lost
- * in a minute is holding is this project's own strict reading (invented, adjustable).
+ * Pressure pumped on a carburetor's inlet, over time: where the needle lifts, where it seats again, and whether it holds
+ * ({@see NeedleReading} judges).
  */
 final readonly class NeedleTrace
 {
-    public const STRICT_LOSS_PSI = 0.3;
-
-    /** Beyond this in a minute a needle is no longer slow but leaking (common practice, drawn). */
-    private const LEAK_LOSS_PSI = 1.0;
-
-    private const HOLD_FROM_PSI = 5.0;
-    private const STIFF_FROM_PSI = 10.0;
-
     /** A fall so large within so short a time is the needle lifting, not leaking. */
     private const DROP_PSI = 0.5;
     private const DROP_WITHIN = 0.3;
 
     /** Below this nothing is held. */
     private const EMPTY_PSI = 1.0;
+
+    /** From here on somebody was pumping in earnest. */
+    private const PUMPED_PSI = 3.0;
 
     /** s: shorter stretches say nothing of holding. */
     private const LEAST_HOLD = 5.0;
@@ -64,12 +56,13 @@ final readonly class NeedleTrace
      */
     public static function fromPressures(Series $pressures, ?Pressure $strict = null): self
     {
-        $strict ??= Pressure::psi(self::STRICT_LOSS_PSI);
-        (new Interval(0.05, 1.0, PressureUnit::Psi))->demand($strict);
+        $strict ??= Pressure::psi(NeedleReading::STRICT_LOSS_PSI);
         $step = $pressures->step();
-        $bins = $pressures->binned(max(self::BIN, $step));
+        $bins = $pressures->binned(max(self::BIN, $step))->smoothed();
         $psi = array_map(static fn (float $pascals): float => PressureUnit::Psi->fromSi($pascals), $bins->values);
-        $peak = [] === $psi ? 0.0 : max(0.0, max($psi));
+        // As it was sampled: a bin takes the tip off. What stood out alone was the gauge's.
+        $sampled = $pressures->despiked()->values;
+        $peak = [] === $sampled ? 0.0 : max(0.0, PressureUnit::Psi->fromSi(max($sampled)));
         $steep = self::steepness($bins->times, $psi);
         $popIndex = self::popIndex($bins->times, $psi, $steep);
         $hold = self::hold($bins->times, $psi, $steep, $popIndex);
@@ -77,13 +70,14 @@ final readonly class NeedleTrace
         // The first hold after the needle lifted is where it has seated again.
         $reseat = null === $popIndex ? null : self::firstQuiet($steep, $popIndex);
         $line = null === $hold ? null : Statistics::line($bins->between(...$hold));
+        $popOff = null === $popIndex ? null : self::top($pressures, $bins, $popIndex, max(self::BIN, $step));
         $loss = null === $line ? null : Pressure::of(-60 * $line['slope'], PressureUnit::Pascal);
 
         return new self(
             $pressures,
-            self::judge($bins, $psi, $peak, null !== $popIndex, $hold, $loss, $strict),
+            self::judge($bins, $psi, $peak, $popOff, $hold, $line, $strict),
             Pressure::psi($peak),
-            null === $popIndex ? null : self::top($pressures, $bins, $popIndex, max(self::BIN, $step)),
+            $popOff,
             $point($reseat),
             $point($hold[0] ?? null),
             $point($hold[1] ?? null),
@@ -130,32 +124,32 @@ final readonly class NeedleTrace
     }
 
     /**
-     * @param list<float>          $psi
-     * @param array{int, int}|null $hold
+     * @param list<float>                                          $psi
+     * @param array{int, int}|null                                 $hold
+     * @param array{slope: float, level: float, error: float}|null $line of the hold
      */
-    private static function judge(Series $bins, array $psi, float $peak, bool $hasPopped, ?array $hold, ?Pressure $loss, Pressure $strict): NeedleVerdict
+    private static function judge(Series $bins, array $psi, float $peak, ?TracePoint $popOff, ?array $hold, ?array $line, Pressure $strict): NeedleVerdict
     {
         if ($bins->count() < self::LEAST_SAMPLES || $peak < self::EMPTY_PSI) {
             return NeedleVerdict::NotEnough;
         }
-        if (!$hasPopped && $peak > self::STIFF_FROM_PSI) {
+        if (null === $popOff && $peak > NeedleReading::STIFF_FROM_PSI) {
             return NeedleVerdict::NoPopOff;
         }
-        if (null === $hold || null === $loss) {
+        if (null === $hold || null === $line) {
             // It was pumped up, and nothing stayed long enough to be called a hold.
             $last = $psi[\count($psi) - 1];
 
-            return $hasPopped && $last < self::EMPTY_PSI && $bins->duration() >= self::LEAST_HOLD ? NeedleVerdict::Leaks : NeedleVerdict::NotEnough;
+            return ($peak >= self::PUMPED_PSI || null !== $popOff) && $last < self::EMPTY_PSI && $bins->duration() >= self::LEAST_HOLD ? NeedleVerdict::Leaks : NeedleVerdict::NotEnough;
         }
-        $lost = $loss->inPsi();
-        $afterMinute = $psi[$hold[0]] - max(0.0, $lost);
 
-        return match (true) {
-            $lost > self::LEAK_LOSS_PSI => NeedleVerdict::Leaks,
-            $lost > $strict->inPsi() || $afterMinute < self::HOLD_FROM_PSI - $strict->inPsi() => NeedleVerdict::Marginal,
-            !$hasPopped => NeedleVerdict::HoldsPopOffUnknown,
-            default => NeedleVerdict::Seals,
-        };
+        return NeedleReading::onTrace(
+            null === $popOff ? null : Pressure::of($popOff->value, PressureUnit::Pascal),
+            Pressure::psi($psi[$hold[0]]),
+            Pressure::of(-60 * $line['slope'], PressureUnit::Pascal),
+            // Smoothing makes neighbours alike, so the scatter understates it.
+            Pressure::of(3 * 60 * $line['error'], PressureUnit::Pascal),
+        )->verdict($strict);
     }
 
     /**

@@ -19,6 +19,9 @@ final readonly class Series
     /** SI, either way: ten thousand times what a gauge or tachometer of the trade can say. */
     public const MOST = 1e10;
 
+    /** Of a sine's samples the tip stands out by 1.4 usual moves at the most, however it is sampled. */
+    private const SPIKE_MOVES = 4.0;
+
     /**
      * @param list<float> $times  s, from 0 up, never twice the same
      * @param list<float> $values SI
@@ -115,8 +118,7 @@ final readonly class Series
     }
 
     /**
-     * The median of each stretch of time, which no spike shifts, itself smoothed over three; a stretch without a sample
-     * has no bin.
+     * The median of each stretch of time, which no spike within it shifts; a stretch without a sample has no bin.
      *
      * @param float $width s, above 0
      */
@@ -140,13 +142,48 @@ final readonly class Series
             $times[] = ($number + 0.5) * $width;
             $medians[] = Statistics::median($bin) ?? 0.0;
         }
+
+        return new self($times, $medians);
+    }
+
+    /** The median of each value and its neighbours: no lonely one stands out, and no tip of a quick swing either. */
+    public function smoothed(): self
+    {
         $smooth = [];
-        foreach ($medians as $index => $middle) {
-            [$left, $right] = [$medians[$index - 1] ?? $middle, $medians[$index + 1] ?? $middle];
+        foreach ($this->values as $index => $middle) {
+            [$left, $right] = [$this->values[$index - 1] ?? $middle, $this->values[$index + 1] ?? $middle];
             $smooth[] = max(min($left, $middle), min(max($left, $middle), $right));
         }
 
-        return new self($times, $smooth);
+        return new self($this->times, $smooth);
+    }
+
+    /**
+     * Without single samples that stand out from both neighbours further than samples usually move, while the neighbours
+     * agree: a spike of the gauge. The tip of a swing stands out by less than that however few samples it has, and stays.
+     */
+    public function despiked(): self
+    {
+        $moves = [];
+        for ($index = 1; $index < $this->count(); ++$index) {
+            $moves[] = abs($this->values[$index] - $this->values[$index - 1]);
+        }
+        $usual = Statistics::median($moves) ?? 0.0;
+        $values = [];
+        foreach ($this->values as $index => $here) {
+            $values[] = $here;
+            if (!isset($this->values[$index - 1], $this->values[$index + 1])) {
+                continue;
+            }
+            [$left, $right] = [$this->values[$index - 1], $this->values[$index + 1]];
+            $out = min(abs($here - $left), abs($here - $right));
+            $isTip = ($here - $left) * ($here - $right) > 0.0;
+            if ($isTip && $out > self::SPIKE_MOVES * $usual && abs($left - $right) < $out / 2) {
+                $values[\count($values) - 1] = ($left + $right) / 2;
+            }
+        }
+
+        return new self($this->times, $values);
     }
 
     /** Every value so many times itself. */

@@ -25,6 +25,9 @@ final readonly class SpeedTrace
 
     private const LEAST_SAMPLES = 20;
 
+    /** Fewer in a beat miss so much of its tips that a hunt may pass for steady: at four, a third is lost at the worst. */
+    private const SAMPLES_A_BEAT = 4;
+
     /** s: shorter runs show no beat. */
     private const LEAST_RUN = 5.0;
 
@@ -61,16 +64,20 @@ final readonly class SpeedTrace
         /** Fastest, a spike of a sample or two left out. */
         public ShaftSpeed $fastest,
         public ?ShaftSpeed $limit,
+        private ?ShaftSpeed $rated,
+        /** The quickest hunt the samples could show: four of them in it. */
+        public Duration $shortestSeen,
     ) {
     }
 
     /**
      * @param Series          $speeds rad/s
      * @param ShaftSpeed|null $limit  it must not pass; null: none is known
+     * @param ShaftSpeed|null $rated  droop is counted of; null: the speed under load
      */
-    public static function fromSpeeds(Series $speeds, ?ShaftSpeed $limit = null): self
+    public static function fromSpeeds(Series $speeds, ?ShaftSpeed $limit = null, ?ShaftSpeed $rated = null): self
     {
-        $bins = $speeds->binned(max(self::BIN, $speeds->step()));
+        $bins = $speeds->binned(max(self::BIN, $speeds->step()))->despiked();
         [$from, $to] = self::running($bins);
         $run = $bins->between($from, $to);
         $mean = [] === $run->values ? 0.0 : array_sum($run->values) / \count($run->values);
@@ -96,6 +103,8 @@ final readonly class SpeedTrace
             null === $before || null === $after ? null : $rpm(min($before, $after)),
             $fastest,
             $limit,
+            $rated,
+            Duration::seconds(self::SAMPLES_A_BEAT * $speeds->step()),
         );
     }
 
@@ -105,20 +114,31 @@ final readonly class SpeedTrace
         return $this->runsFrom > 0.5 || $this->series->duration() - $this->runsTo > 0.5;
     }
 
-    /** @return float|null (no load − loaded) / loaded, per cent, ISO 8528-5; null without a load step */
+    /** @return float|null (no load − loaded) / rated, per cent, ISO 8528-5; null without a load step */
     public function droop(): ?float
     {
         return null === $this->noLoad || null === $this->loaded
             ? null
-            : PerformanceClass::droop($this->noLoad, $this->loaded);
+            : PerformanceClass::droop($this->noLoad, $this->loaded, $this->rated ?? $this->loaded);
     }
 
-    /** @return PerformanceClass|null null without a load step, or when not even G1 is met: {@see droop()} tells which */
+    /** A hunt as quick as any looked for would show. */
+    public function isSampledWell(): bool
+    {
+        return self::showsQuickest($this->series);
+    }
+
+    private static function showsQuickest(Series $speeds): bool
+    {
+        return self::SAMPLES_A_BEAT * $speeds->step() <= self::BEAT[0] + 1e-6;
+    }
+
+    /** @return PerformanceClass|null null without a load step, when not even G1 is met ({@see droop()} tells which), or when a swing may have fallen between the samples */
     public function performanceClass(): ?PerformanceClass
     {
         $droop = $this->droop();
 
-        return null === $droop ? null : PerformanceClass::metBy($droop, 100 * $this->swing);
+        return null === $droop || !$this->isSampledWell() ? null : PerformanceClass::metBy($droop, 100 * $this->swing);
     }
 
     private static function judge(Series $speeds, Series $run, float $swing, ?float $beat, ShaftSpeed $fastest, ?ShaftSpeed $limit): SpeedVerdict
@@ -127,7 +147,7 @@ final readonly class SpeedTrace
             $speeds->count() < self::LEAST_SAMPLES, $run->count() < self::LEAST_SAMPLES / 2 => SpeedVerdict::NotEnough,
             null !== $limit && $fastest->isGreaterThan($limit) => SpeedVerdict::Overspeeds,
             $run->times[$run->count() - 1] - $run->times[0] < self::LEAST_RUN => SpeedVerdict::NotEnough,
-            $swing <= self::HUNTS_FROM => SpeedVerdict::Steady,
+            $swing <= self::HUNTS_FROM => self::showsQuickest($speeds) ? SpeedVerdict::Steady : SpeedVerdict::SampledTooSlowly,
             null !== $beat && $beat >= self::BEAT[0] && $beat <= self::BEAT[1] => SpeedVerdict::Hunts,
             default => SpeedVerdict::Unsteady,
         };

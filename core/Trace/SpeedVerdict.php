@@ -18,6 +18,9 @@ enum SpeedVerdict: string
     case Overspeeds = 'overspeeds';
     case NotEnough = 'not_enough';
 
+    /** Nothing swings that the samples could show, and a faster hunt would fall between them. */
+    case SampledTooSlowly = 'too_slow';
+
     /** @return string|null outcome of the vocabulary's test `run.steady`; null when it says nothing */
     public function outcome(): ?string
     {
@@ -25,7 +28,7 @@ enum SpeedVerdict: string
             self::Steady => 'steady',
             self::Hunts, self::Unsteady => 'surges_no_load',
             self::Overspeeds => 'overspeeds',
-            self::NotEnough => null,
+            self::NotEnough, self::SampledTooSlowly => null,
         };
     }
 }

@@ -14,6 +14,11 @@ final class ImpossibleAmount extends StatedRefusal
         return new self('amount.not_finite', 'The amount is not a finite number.');
     }
 
+    public static function notWhole(float $number): self
+    {
+        return new self('amount.not_whole', \sprintf('%s is not a whole number.', round($number, 4)), ['value' => round($number, 4)]);
+    }
+
     public static function divisorIsZero(): self
     {
         return new self('amount.divisor_zero', 'A quantity cannot be compared with nothing.');

@@ -22,10 +22,14 @@ final readonly class Interval
 
     public function contains(Quantity $quantity): bool
     {
-        $amount = $quantity->in($this->unit);
+        return $this->spans($quantity->in($this->unit));
+    }
 
+    /** @param float $amount in the interval's own unit */
+    public function spans(float $amount): bool
+    {
         // A limit typed in another unit comes back a few ulps off; that must not refuse it.
-        $slack = 1e-9 * max(1.0, abs($this->least), abs($this->most));
+        $slack = 1e-9 * max(abs($this->least), abs($this->most), 1e-6);
 
         return $amount >= $this->least - $slack && $amount <= $this->most + $slack;
     }

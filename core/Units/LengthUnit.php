@@ -38,10 +38,10 @@ enum LengthUnit: string implements Unit
             self::Micrometre => ['µm', 'um'],
             self::Millimetre => ['mm'],
             self::Centimetre => ['cm'],
-            self::Inch => ['in', '"', 'inch'],
-            self::Thou => ['thou', 'mil'],
+            self::Inch => ['in', '"', 'inch', 'inches'],
+            self::Thou => ['thou', 'mil', 'mils'],
             self::Metre => ['m'],
-            self::Foot => ['ft', '\''],
+            self::Foot => ['ft', '\'', 'foot', 'feet'],
         };
     }
 

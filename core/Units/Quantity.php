@@ -43,6 +43,12 @@ abstract readonly class Quantity
         return static::own($unit)->fromSi($this->si);
     }
 
+    /** A difference of this size in a unit: what an offset scale (°C, °F) counts from does not enter. */
+    public function per(Unit $unit): float
+    {
+        return abs(static::own($unit)->fromSi($this->si) - static::own($unit)->fromSi(0.0));
+    }
+
     public function isGreaterThan(self $other): bool
     {
         return $this->comparedWith($other) > 0;

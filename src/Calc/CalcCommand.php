@@ -12,6 +12,7 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Input\StreamableInputInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -30,7 +31,7 @@ final class CalcCommand extends Command
     {
         $this
             ->addArgument('name', InputArgument::OPTIONAL, 'Which calculation')
-            ->addOption('in', null, InputOption::VALUE_REQUIRED, 'Its inputs, a JSON object', '{}')
+            ->addOption('in', null, InputOption::VALUE_REQUIRED, 'Its inputs, a JSON object; - reads it from standard input', '{}')
             ->addOption('list', null, InputOption::VALUE_NONE, 'Name every calculation')
             ->addOption('describe', null, InputOption::VALUE_NONE, 'Print the JSON Schema of its inputs');
     }
@@ -56,7 +57,18 @@ final class CalcCommand extends Command
         }
         $json = $input->getOption('in');
 
-        return $this->compute($calculation, \is_string($json) ? $json : '', $output);
+        return $this->compute($calculation, match (true) {
+            '-' === $json => self::standardInput($input),
+            \is_string($json) => $json,
+            default => '',
+        }, $output);
+    }
+
+    private static function standardInput(InputInterface $input): string
+    {
+        $stream = $input instanceof StreamableInputInterface ? $input->getStream() : null;
+
+        return (string) stream_get_contents($stream ?? \STDIN);
     }
 
     private function compute(Calculation $calculation, string $json, OutputInterface $output): int

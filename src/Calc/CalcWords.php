@@ -88,7 +88,8 @@ final readonly class CalcWords
         return match (true) {
             null === $plain => '–',
             [] === $plain => null === $figure->words ? '–' : $this->words->outcome($figure->words, 'none'),
-            null !== $figure->quantity && null !== $figure->measure => $this->quantities->show($figure->quantity, $figure->measure),
+            $figure->isAtLeast && null !== $figure->quantity && null !== $figure->measure => $this->say('at_least', ['amount' => $this->quantities->show($figure->quantity, $figure->measure)]),
+            null !== $figure->quantity && null !== $figure->measure => $this->quantities->show($figure->quantity, $figure->measure, $figure->rounding, $figure->halfWidth),
             \is_bool($plain) => $this->say($plain ? 'yes' : 'no'),
             \is_array($plain) => implode(', ', array_map(fn (float|int|string $one): string => $this->plain($one, $figure), $plain)),
             default => $this->plain($plain, $figure),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc;
 
 use AwakeShed\App\Unit\Measure;
+use AwakeShed\App\Unit\Rounding;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Unit;
 
@@ -24,13 +25,36 @@ final readonly class Figure
         public ?string $words = null,
         /** Shown as per cent. */
         public bool $isShare = false,
+        /** Give or take. */
+        public ?Quantity $halfWidth = null,
+        public Rounding $rounding = Rounding::Nearest,
+        /** It is this, or more: the end of what can be worked out. */
+        public bool $isAtLeast = false,
     ) {
     }
 
     /** @param Quantity|null $quantity null where there is none */
-    public static function amount(string $key, ?Quantity $quantity, Unit $unit, Measure $measure): self
+    public static function amount(string $key, ?Quantity $quantity, Unit $unit, Measure $measure, bool $isAtLeast = false): self
     {
-        return new self($key, $quantity?->in($unit), $quantity, $measure);
+        return new self($key, $quantity?->in($unit), $quantity, $measure, isAtLeast: $isAtLeast);
+    }
+
+    /** Shown no finer than what is known of it. */
+    public static function within(string $key, Quantity $quantity, Quantity $halfWidth, Unit $unit, Measure $measure): self
+    {
+        return new self($key, $quantity->in($unit), $quantity, $measure, halfWidth: $halfWidth);
+    }
+
+    /** What must not be passed: never shown larger than it is. */
+    public static function limit(string $key, ?Quantity $quantity, Unit $unit, Measure $measure): self
+    {
+        return new self($key, $quantity?->in($unit), $quantity, $measure, rounding: Rounding::Down);
+    }
+
+    /** What is held against a limit: never shown smaller than it is. */
+    public static function against(string $key, ?Quantity $quantity, Unit $unit, Measure $measure): self
+    {
+        return new self($key, $quantity?->in($unit), $quantity, $measure, rounding: Rounding::Up);
     }
 
     public static function number(string $key, float|int|null $number, int $decimals = 0): self

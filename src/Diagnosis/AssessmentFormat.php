@@ -90,9 +90,9 @@ final readonly class AssessmentFormat
             return [];
         }
         try {
-            $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres((float) $measured['drained_ml']), Volume::zero(), Volume::millilitres(10));
+            $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres((float) $measured['drained_ml']), null, Volume::millilitres(10));
         } catch (Refusal) {
-            // Less came out than the mark: it says nothing of gasoline.
+            // More than any crankcase of ours holds was written down.
             return [];
         }
 

@@ -94,7 +94,7 @@ final class OddsController extends AbstractController
                 $text = \is_string($sent[$path] ?? null) ? mb_substr(mb_scrub($sent[$path]), 0, 30) : '';
                 $typed[$path] = $text;
                 try {
-                    $said[$path] = DecimalText::parse($text) / 100;
+                    $said[$path] = DecimalText::parse($text, 0.0, 100.0) / 100;
                 } catch (Refusal $refusal) {
                     $problems[$path] = $this->words->refusal($refusal);
                 }

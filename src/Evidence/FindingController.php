@@ -78,7 +78,7 @@ final class FindingController extends AbstractController
         $test = $this->vocabulary->test($this->button->text($request, 'test'));
         $outcome = $this->button->text($request, 'outcome');
 
-        return $test->takesNumber() ? Finding::number($test->id, DecimalText::parse($outcome)) : Finding::observed($test->id, $outcome);
+        return $test->takesNumber() ? Finding::number($test->id, DecimalText::parse($outcome, ...$this->vocabulary->bounds($test))) : Finding::observed($test->id, $outcome);
     }
 
     private function saved(Job $job, Request $request): Response

@@ -71,6 +71,12 @@ final class AmountType extends AbstractType
         $measure = $options['measure'];
         \assert($measure instanceof Measure);
         $view->vars['unit'] = $this->quantities->unit($measure)->symbol();
+        $possible = $options['possible'];
+        $usual = $options['usual'];
+        $typed = $form->getViewData();
+        // Shown under what is asked or refused; a row of readings is mended by typing.
+        $view->vars['readings'] = $form->isSubmitted() && null === $options['most'] && \is_string($typed) && '' !== trim($typed)
+            ? $this->quantities->otherReadings(mb_scrub($typed), $measure, $possible instanceof Interval ? $possible : null, $usual instanceof Interval ? $usual : null) : [];
     }
 
     public function configureOptions(OptionsResolver $resolver): void
@@ -104,7 +110,7 @@ final class AmountType extends AbstractType
     /** @throws Refusal */
     private function one(string $text, ?Unit $meant, Measure $measure, ?Interval $possible): Quantity
     {
-        $value = $this->quantities->read($text, $measure, $measure->quantity(), $meant);
+        $value = $this->quantities->read($text, $measure, $measure->quantity(), $meant, $possible);
         $possible?->demand($value);
 
         return $value;
@@ -122,7 +128,7 @@ final class AmountType extends AbstractType
         if ([] === $pieces) {
             return [];
         }
-        $meant = TypedAmount::parse($pieces[\count($pieces) - 1], $this->quantities->unit($measure), $measure->quantity()::units())->unit;
+        $meant = TypedAmount::parse($pieces[\count($pieces) - 1], $this->quantities->unit($measure), $measure->quantity()::units(), $possible)->unit;
 
         return array_map(fn (string $piece): Quantity => $this->one($piece, $meant, $measure, $possible), $pieces);
     }

@@ -8,6 +8,7 @@ use AwakeShed\App\Once\KeyConflict;
 use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Units\OffersReadings;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -39,10 +40,13 @@ final readonly class ErrorPage
             // left as it is, and they are who they were once the database answers again.
             $event->getRequest()->attributes->remove('_security_firewall_run');
         }
+        $asked = $failure instanceof OffersReadings ? $failure : null;
         $event->setResponse(new Response($this->twig->render('error/error.html.twig', [
             'code' => $code,
             'detail' => $detail,
             'kept' => self::kept($code, $event->getRequest()),
+            'asked' => $asked?->typed(),
+            'readings' => $asked?->readings(),
             'path' => $event->getRequest()->getPathInfo(),
         ]), $status));
         $event->allowCustomResponseCode();
@@ -60,6 +64,7 @@ final readonly class ErrorPage
             $failure instanceof Explained => [Response::HTTP_CONFLICT, $failure->text(), $failure->detail($this->words, $this->steps)],
             $failure instanceof KeyConflict => [Response::HTTP_CONFLICT, 'used_key', null],
             $failure instanceof StaleForm => [Response::HTTP_FORBIDDEN, 'stale_form', null],
+            $failure instanceof OffersReadings => [Response::HTTP_UNPROCESSABLE_ENTITY, 'which', $this->words->refusal($failure)],
             $failure instanceof Refusal => [Response::HTTP_UNPROCESSABLE_ENTITY, 'refused', $this->words->refusal($failure)],
             $failure instanceof AccessDeniedException => [Response::HTTP_FORBIDDEN, 'role', null],
             $failure instanceof RequestExceptionInterface => [Response::HTTP_BAD_REQUEST, 'malformed', null],
@@ -78,7 +83,7 @@ final readonly class ErrorPage
     private static function kept(string $code, Request $request): ?KeptInput
     {
         return match ($code) {
-            'database', 'disk', 'ours', 'stale_form' => KeptInput::fromRequest($request),
+            'database', 'disk', 'ours', 'stale_form', 'which' => KeptInput::fromRequest($request),
             'used_key' => KeptInput::fromRequest($request)?->underAFreshKey(),
             default => null,
         };

@@ -72,6 +72,18 @@ final readonly class KeptInput
         return null;
     }
 
+    /** The name of the field into which something was typed; null when it was into none. */
+    public function nameOf(string $typed): ?string
+    {
+        foreach ($this->fields as $field) {
+            if ($typed === trim($field['value'])) {
+                return $field['name'];
+            }
+        }
+
+        return null;
+    }
+
     /** The name of the anti-forgery field that the form expects: Symfony's forms keep theirs inside. */
     public function tokenField(): string
     {

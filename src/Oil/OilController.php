@@ -12,7 +12,8 @@ use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Presentation\CsvText;
 use AwakeShed\App\Unit\Measure;
 use AwakeShed\App\Unit\Quantities;
-use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\UnreadableAmount;
 use AwakeShed\Core\Units\Volume;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -59,13 +60,13 @@ final class OilController extends AbstractController
             return $this->page($typed, 'An oil of that name is on the shelf already: add to it there.');
         }
         try {
-            $volume = $this->quantities->read($typed['volume'], Measure::OilVolume, Volume::class);
+            $volume = $this->quantities->read($typed['volume'], Measure::OilVolume, Volume::class, possible: OilMove::bounds(OilMove::LEAST_BOUGHT_ML));
             $this->once->run($key, $member->getId(), function () use ($name, $volume, $member): null {
                 $this->shelf->bought(new Oil($name), $volume, $member);
 
                 return null;
             });
-        } catch (Refusal) {
+        } catch (ImpossibleAmount|UnreadableAmount) {
             return $this->page($typed, self::HOW_MUCH);
         }
 
@@ -80,13 +81,13 @@ final class OilController extends AbstractController
         $oil = $this->shelf->find($id) ?? throw $this->createNotFoundException('There is no such oil.');
         $typed = $this->button->text($request, 'volume');
         try {
-            $volume = $this->quantities->read($typed, Measure::OilVolume, Volume::class);
+            $volume = $this->quantities->read($typed, Measure::OilVolume, Volume::class, possible: OilMove::bounds('bought' === $how ? OilMove::LEAST_BOUGHT_ML : 0.0));
             $this->once->run($key, $member->getId(), function () use ($oil, $how, $volume, $member): null {
                 'bought' === $how ? $this->shelf->bought($oil, $volume, $member) : $this->shelf->counted($oil, $volume, $member);
 
                 return null;
             });
-        } catch (Refusal) {
+        } catch (ImpossibleAmount|UnreadableAmount) {
             return $this->page([$how.$id => $typed], self::HOW_MUCH);
         }
 

@@ -16,6 +16,8 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Entity]
 class OilMove
 {
+    public const LEAST_BOUGHT_ML = 100.0;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
@@ -47,7 +49,7 @@ class OilMove
     /** @throws \AwakeShed\Core\Units\ImpossibleAmount unless 0.1 to 250 L */
     public static function bought(Oil $oil, Volume $volume, Member $by, \DateTimeImmutable $at): self
     {
-        self::bounds(100.0)->demand($volume);
+        self::bounds(self::LEAST_BOUGHT_ML)->demand($volume);
 
         return new self($oil, $volume->inMillilitres(), $by, $at, null);
     }
@@ -69,7 +71,8 @@ class OilMove
         return new self($oil, -$volume->inMillilitres(), $by, $at, $entry);
     }
 
-    private static function bounds(float $least): Interval
+    /** @param float $least in millilitres */
+    public static function bounds(float $least): Interval
     {
         return new Interval($least, 250_000.0, VolumeUnit::Millilitre);
     }

@@ -172,7 +172,9 @@ final readonly class SpecBookFile
         $figure = SpecFigure::tryFrom($row['figure'] ?? '') ?? throw $this->unknown($row['figure'] ?? '', SpecFigure::cases());
         $source = '' === ($row['source'] ?? '') ? SourceClass::FromMemory : SourceClass::tryFrom($row['source']) ?? throw $this->unknown($row['source'], SourceClass::cases());
 
-        return [$page, $kind, new SpecValue($figure, DecimalText::parse($row['amount'] ?? ''), $source, mb_substr($row['note'] ?? '', 0, SpecPage::LONGEST_NOTE))];
+        $possible = $figure->possible();
+
+        return [$page, $kind, new SpecValue($figure, DecimalText::parse($row['amount'] ?? '', $possible->least, $possible->most), $source, mb_substr($row['note'] ?? '', 0, SpecPage::LONGEST_NOTE))];
     }
 
     /** @param list<\BackedEnum> $known */

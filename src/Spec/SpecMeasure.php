@@ -26,11 +26,11 @@ final readonly class SpecMeasure
             SpecFigure::Tank => Measure::TankVolume,
             SpecFigure::GovernedSpeed => Measure::GovernedSpeed,
             SpecFigure::Blade => Measure::BladeLength,
-            SpecFigure::LashLeast, SpecFigure::LashMost, SpecFigure::CoilGapLeast, SpecFigure::CoilGapMost, SpecFigure::PlugGapLeast, SpecFigure::PlugGapMost => Measure::FeelerGap,
+            SpecFigure::LashLeast, SpecFigure::LashMost, SpecFigure::ExhaustLashLeast, SpecFigure::ExhaustLashMost, SpecFigure::CoilGapLeast, SpecFigure::CoilGapMost, SpecFigure::PlugGapLeast, SpecFigure::PlugGapMost => Measure::FeelerGap,
             SpecFigure::CoilWinding => Measure::Winding,
             SpecFigure::PumpFlow => Measure::WaterFlow,
             SpecFigure::PumpPressure => Measure::WorkingPressure,
-            SpecFigure::Poles => Measure::Pieces,
+            SpecFigure::Poles, SpecFigure::Cylinders => Measure::Pieces,
             SpecFigure::RatedFrequency => Measure::OutletFrequency,
             SpecFigure::MainJet, SpecFigure::PilotJet => Measure::Bore,
         };

@@ -98,7 +98,7 @@ final class TraceController extends AbstractController
         $name = $upload instanceof UploadedFile ? $upload->getClientOriginalName() : $this->translator->trans('typed in');
         try {
             $text = $upload instanceof UploadedFile ? self::contentOf($upload) : $pasted;
-            $poles = DecimalText::parse($request->getPayload()->getString('poles', '2'));
+            $poles = DecimalText::parse($request->getPayload()->getString('poles', '2'), 2.0, 100.0);
             $file = SeriesFile::parse(mb_scrub($text), TraceKind::Speed === $kind ? [...SpeedUnit::cases(), ...FrequencyUnit::cases()] : $kind->units());
             $series = TraceKind::Speed === $kind ? Alternator::withPoles(Count::each($poles))->speeds($file) : $file->series;
         } catch (Refusal $refusal) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Unit;
 
 use AwakeShed\Core\Units\DecimalText;
+use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\VolumeUnit;
 
@@ -37,14 +38,19 @@ final readonly class ActFigures
         return $this->quantities->show($measure->quantity()::of($value, $unit), $measure);
     }
 
-    /** @throws \AwakeShed\Core\Units\UnreadableAmount */
-    public function read(string $field, string $typed): float
+    /**
+     * @param array{float, float}|null $possible of the figure, where the step bounds it
+     *
+     * @throws \AwakeShed\Core\Units\UnreadableAmount
+     * @throws \AwakeShed\Core\Units\AmbiguousAmount
+     */
+    public function read(string $field, string $typed, ?array $possible = null): float
     {
         if (!isset(self::MEASURES[$field])) {
-            return DecimalText::parse($typed);
+            return DecimalText::parse($typed, ...$possible ?? []);
         }
         [$measure, $unit] = self::MEASURES[$field];
 
-        return $this->quantities->read($typed, $measure, $measure->quantity())->in($unit);
+        return $this->quantities->read($typed, $measure, $measure->quantity(), possible: null === $possible ? null : new Interval($possible[0], $possible[1], $unit))->in($unit);
     }
 }

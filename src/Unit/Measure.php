@@ -44,6 +44,7 @@ enum Measure: string
     /** In a jar or a graduated cylinder: its scale is in millilitres the world over. */
     case JarVolume = 'jar_volume';
     case WasteVolume = 'waste_volume';
+    case CanVolume = 'can_volume';
     case OilVolume = 'oil_volume';
     case TankVolume = 'tank_volume';
     case Displacement = 'displacement';
@@ -82,6 +83,9 @@ enum Measure: string
     case Pieces = 'pieces';
     case Price = 'price';
 
+    /** What is reckoned with chances has no cents. */
+    case ReckonedCost = 'reckoned_cost';
+
     public function unit(UnitSystem $system): Unit
     {
         $metric = UnitSystem::Metric === $system;
@@ -90,7 +94,7 @@ enum Measure: string
         return match ($this) {
             self::JarVolume => VolumeUnit::Millilitre,
             self::OilVolume, self::WasteVolume => $us ? VolumeUnit::FluidOunce : VolumeUnit::Millilitre,
-            self::TankVolume => $metric ? VolumeUnit::Litre : VolumeUnit::Gallon,
+            self::TankVolume, self::CanVolume => $metric ? VolumeUnit::Litre : VolumeUnit::Gallon,
             self::Displacement => VolumeUnit::CubicCentimetre,
             self::JarHeight => $us ? LengthUnit::Inch : LengthUnit::Millimetre,
             self::BladeLength => $metric ? LengthUnit::Millimetre : LengthUnit::Inch,
@@ -118,7 +122,7 @@ enum Measure: string
             self::BenchTime => DurationUnit::Minute,
             self::Labor => DurationUnit::Hour,
             self::Pieces => CountUnit::Each,
-            self::Price => MoneyUnit::Dollar,
+            self::Price, self::ReckonedCost => MoneyUnit::Dollar,
         };
     }
 
@@ -126,7 +130,7 @@ enum Measure: string
     public function quantity(): string
     {
         return match ($this) {
-            self::JarVolume, self::WasteVolume, self::OilVolume, self::TankVolume, self::Displacement,
+            self::JarVolume, self::WasteVolume, self::OilVolume, self::CanVolume, self::TankVolume, self::Displacement,
             self::CylinderVolume, self::DropVolume, self::DipstickVolume, self::BucketVolume => Volume::class,
             self::JarHeight, self::BladeLength, self::DipstickHeight, self::DropSize, self::Bore, self::FeelerGap, self::Altitude => Length::class,
             self::AirTemperature => Temperature::class,
@@ -141,8 +145,31 @@ enum Measure: string
             self::Winding => Resistance::class,
             self::Stopwatch, self::BenchTime, self::Labor => Duration::class,
             self::Pieces => Count::class,
-            self::Price => Money::class,
+            self::Price, self::ReckonedCost => Money::class,
         };
+    }
+
+    /**
+     * Millilitres become litres, and ounces quarts and gallons, where there are many.
+     *
+     * @return array{Unit, int} with the digits after the decimal sign
+     */
+    public function shownIn(UnitSystem $system, Quantity $quantity): array
+    {
+        $unit = $this->unit($system);
+        $climbs = match (true) {
+            self::JarVolume === $this => [],
+            VolumeUnit::Millilitre === $unit => [[VolumeUnit::Litre, 2.0]],
+            VolumeUnit::FluidOunce === $unit => [[VolumeUnit::Gallon, 1.0], [VolumeUnit::Quart, 1.0]],
+            default => [],
+        };
+        foreach ($climbs as [$larger, $from]) {
+            if (abs($quantity->in($larger)) >= $from) {
+                return [$larger, VolumeUnit::Litre === $larger ? 2 : 1];
+            }
+        }
+
+        return [$unit, $this->decimals($unit)];
     }
 
     /** Digits after the decimal sign that a reader can use. */
@@ -155,7 +182,8 @@ enum Measure: string
             LengthUnit::Millimetre => $isFine ? 3 : 0,
             VolumeUnit::Millilitre => $isFine ? 3 : 1,
             PressureUnit::Psi => self::PressureLoss === $this ? 2 : 1,
-            VolumeUnit::Gallon, VolumeUnit::Litre, FlowUnit::GallonPerMinute, ResistanceUnit::Kilohm, MoneyUnit::Dollar => 2,
+            MoneyUnit::Dollar => self::Price === $this ? 2 : 0,
+            VolumeUnit::Gallon, VolumeUnit::Litre, FlowUnit::GallonPerMinute, ResistanceUnit::Kilohm => 2,
             VolumeUnit::FluidOunce, RatioUnit::ToOne, MonthUnit::Month, LengthUnit::Thou, FlowUnit::LitrePerMinute, FlowUnit::MillilitrePerMinute,
             ViscosityUnit::Centistokes, FrequencyUnit::Hertz, FrequencyUnit::PerMinute, ShareUnit::Percent, DurationUnit::Hour => 1,
             default => 0,

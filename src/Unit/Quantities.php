@@ -6,8 +6,11 @@ namespace AwakeShed\App\Unit;
 
 use AwakeShed\App\Reader\Reader;
 use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Units\AmbiguousAmount;
+use AwakeShed\Core\Units\DecimalText;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\MoneyUnit;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\TypedAmount;
@@ -35,27 +38,58 @@ final class Quantities
      *
      * @template Q of Quantity
      *
-     * @param class-string<Q> $kind  of quantity the measure's readings are
-     * @param Unit|null       $meant instead of the reader's
+     * @param class-string<Q> $kind     of quantity the measure's readings are
+     * @param Unit|null       $meant    instead of the reader's
+     * @param Interval|null   $possible of the field: decides how "3,600" is read, where it can
      *
      * @return Q
      *
      * @throws UnreadableAmount
+     * @throws AmbiguousAmount  when it may be two, and both are possible
      * @throws Refusal          when there can be no such amount
      */
-    public function read(string $typed, Measure $measure, string $kind, ?Unit $meant = null): Quantity
+    public function read(string $typed, Measure $measure, string $kind, ?Unit $meant = null, ?Interval $possible = null): Quantity
     {
-        $amount = TypedAmount::parse($typed, $meant ?? $this->unit($measure), $kind::units());
+        $amount = TypedAmount::parse($typed, $meant ?? $this->unit($measure), $kind::units(), $possible);
 
         return $kind::of($amount->amount, $amount->unit);
     }
 
-    /** With its unit, e.g. "12.5 mL". */
-    public function show(Quantity $quantity, Measure $measure): string
+    /**
+     * What may have been meant by what is asked back or refused.
+     *
+     * @param Interval|null $usual of the field, where it is narrower
+     *
+     * @return list<string> each to be typed instead; none where what was typed is plain and usual, or is nothing
+     */
+    public function otherReadings(string $typed, Measure $measure, ?Interval $possible, ?Interval $usual): array
     {
-        $unit = $this->unit($measure);
+        $usual ??= $possible;
+        try {
+            $units = $measure->quantity()::units();
+            $amount = TypedAmount::parse($typed, $this->unit($measure), $units, $possible);
 
-        $number = $this->number($quantity->in($unit), $measure->decimals($unit));
+            return null === $usual || $usual->in($amount->unit)->spans($amount->amount) ? [] : $amount->otherReadings($usual, $units);
+        } catch (AmbiguousAmount $ambiguous) {
+            return $ambiguous->readings();
+        } catch (Refusal) {
+            return [];
+        }
+    }
+
+    /**
+     * With its unit, e.g. "12.5 mL"; a large amount in the larger unit.
+     *
+     * @param Quantity|null $halfWidth what is known of it, give or take; no digit is shown that this makes idle
+     */
+    public function show(Quantity $quantity, Measure $measure, Rounding $rounding = Rounding::Nearest, ?Quantity $halfWidth = null): string
+    {
+        [$unit, $decimals] = $measure->shownIn($this->reader->units(), $quantity);
+        if (null !== $halfWidth) {
+            $decimals = min($decimals, self::usefulDecimals($halfWidth->per($unit)));
+        }
+
+        $number = $this->number($rounding->round($quantity->in($unit), $decimals), $decimals);
 
         return $unit instanceof MoneyUnit ? $unit->symbol().$number : trim($number.' '.$unit->symbol());
     }
@@ -65,7 +99,7 @@ final class Quantities
     {
         $unit = $this->unit($measure);
 
-        return self::plain($quantity->in($unit), $measure->decimals($unit) + 1);
+        return DecimalText::write(round($quantity->in($unit), $measure->decimals($unit) + 1));
     }
 
     /**
@@ -87,9 +121,21 @@ final class Quantities
     /** Without trailing zeros, which would claim a precision nobody read. */
     public function number(float $amount, int $decimals): string
     {
-        $formatter = $this->formatters[$decimals] ??= $this->formatter($decimals);
+        $shown = max(0, $decimals);
+        $formatter = $this->formatters[$shown] ??= $this->formatter($shown);
 
         return (string) $formatter->format(round($amount, $decimals) + 0.0);
+    }
+
+    /** One digit of the uncertainty, two where the first is a one: more would claim what nobody knows. Negative for whole tens. */
+    private static function usefulDecimals(float $halfWidth): int
+    {
+        if ($halfWidth <= 0.0) {
+            return \PHP_INT_MAX;
+        }
+        $magnitude = (int) floor(log10($halfWidth) + 1e-9);
+
+        return -$magnitude + ($halfWidth < 2 * 10 ** $magnitude ? 1 : 0);
     }
 
     /** To the second below two minutes, to the minute below two hours. */
@@ -111,12 +157,5 @@ final class Quantities
         $formatter->setAttribute(\NumberFormatter::MAX_FRACTION_DIGITS, $decimals);
 
         return $formatter;
-    }
-
-    private static function plain(float $amount, int $decimals): string
-    {
-        $text = number_format($amount, $decimals, '.', '');
-
-        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 }

@@ -16,9 +16,12 @@ use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Presentation\CsvText;
+use AwakeShed\App\Unit\Measure;
+use AwakeShed\App\Unit\Quantities;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Fuel\WasteStream;
-use AwakeShed\Core\Refusal;
-use AwakeShed\Core\Units\DecimalText;
+use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Core\Units\UnreadableAmount;
 use AwakeShed\Core\Units\Volume;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -41,6 +44,8 @@ final class WasteController extends AbstractController
         private readonly ClockInterface $clock,
         private readonly WasteLedger $ledger,
         private readonly Trail $trail,
+        private readonly Quantities $quantities,
+        private readonly Words $words,
     ) {
     }
 
@@ -65,12 +70,12 @@ final class WasteController extends AbstractController
     public function addCan(Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
     {
         $key = $button->check($request);
-        $typed = ['name' => $button->text($request, 'name'), 'stream' => $button->text($request, 'stream'), 'litres' => $button->text($request, 'litres')];
+        $typed = ['name' => $button->text($request, 'name'), 'stream' => $button->text($request, 'stream'), 'volume' => $button->text($request, 'volume')];
         $stream = WasteStream::tryFrom($typed['stream']);
         $problems = array_filter(['name' => '' === $typed['name'] ? 'Give it a name.' : null, 'stream' => null === $stream ? 'Say what goes into it.' : null]);
         try {
             if ([] === $problems && null !== $stream) {
-                $can = new WasteCan($typed['name'], $stream, Volume::millilitres(1000 * DecimalText::parse($typed['litres'])));
+                $can = new WasteCan($typed['name'], $stream, $this->quantities->read($typed['volume'], Measure::CanVolume, Volume::class, possible: WasteCan::bounds()));
                 $this->once->run($key, $member->getId(), function () use ($can, $member): null {
                     $this->entities->persist($can);
                     $this->trail->note($member->getId(), Deed::CanAdded, $can->getName(), [], ['stream' => $can->getStream()->value]);
@@ -81,8 +86,8 @@ final class WasteController extends AbstractController
 
                 return $this->redirectToRoute('waste', status: Response::HTTP_SEE_OTHER);
             }
-        } catch (Refusal) {
-            $problems['litres'] = 'Half a liter to 250 liters.';
+        } catch (ImpossibleAmount|UnreadableAmount $refusal) {
+            $problems['volume'] = $this->words->refusal($refusal);
         }
 
         return $this->shed($typed, $problems);
@@ -184,6 +189,7 @@ final class WasteController extends AbstractController
             'rules' => $this->rules(),
             'typed' => $typed,
             'problems' => $problems,
+            'unit' => $this->quantities->unit(Measure::CanVolume)->symbol(),
         ], new Response(status: [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 }

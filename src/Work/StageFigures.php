@@ -82,7 +82,7 @@ final readonly class StageFigures
         [$displacement, $ratio] = [$case->machine->displacementCc, $case->machine->compressionRatio];
         try {
             $cylinder = 0 === $pulls->count() || null === $displacement || null === $ratio ? null
-                : CylinderDrawing::ofHydrolock(Hydrolock::in(Volume::millilitres($displacement), Ratio::of($ratio, RatioUnit::ToOne), $pulls->thrown()));
+                : CylinderDrawing::ofHydrolock(Hydrolock::in(Volume::millilitres($displacement / ($case->machine->cylinders ?? Hydrolock::usualCylinders(Volume::millilitres($displacement)))), Ratio::of($ratio, RatioUnit::ToOne), $pulls->thrown()));
         } catch (Refusal) {
             // Thrown more than a cylinder of this size can hold: the pulls stand, the drawing would lie.
             $cylinder = null;
@@ -105,7 +105,7 @@ final readonly class StageFigures
             return new StageResult(oilUsed: $used);
         }
         try {
-            $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres($drained), Volume::zero(), Volume::millilitres(self::JUG_ML));
+            $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres($drained), null, Volume::millilitres(self::JUG_ML));
             $plan = FlushPlan::reach($dilution->fraction, Clinging::SHARE, self::TARGET, self::NOT_BOILED, Volume::millilitres($mark));
         } catch (Refusal) {
             // Less came out than the mark: it says nothing of gasoline.

@@ -70,8 +70,8 @@ final class WorkController extends AbstractController
         $key = $button->check($request);
         $step = $this->work->step($button->text($request, 'step'));
         $figures = [];
-        foreach (array_keys($step->fields ?? []) as $field) {
-            $figures[$field] = $read->read($field, $button->text($request, $field));
+        foreach ($step->fields ?? [] as $field => $possible) {
+            $figures[$field] = $read->read($field, $button->text($request, $field), $possible);
         }
         $choice = $button->text($request, 'choice');
         $act = new Act($step->id, $figures, '' === $choice ? null : $choice);

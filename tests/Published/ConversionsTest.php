@@ -36,6 +36,10 @@ final class ConversionsTest extends TestCase
         yield 'teaspoon' => [VolumeUnit::Teaspoon, 4.928922];
         yield 'tablespoon' => [VolumeUnit::Tablespoon, 14.78676];
         yield 'fluid ounce' => [VolumeUnit::FluidOunce, 29.57353];
+        yield 'cubic inch' => [VolumeUnit::CubicInch, 16.38706];
+        yield 'cup' => [VolumeUnit::Cup, 236.5882];
+        yield 'pint' => [VolumeUnit::Pint, 473.1765];
+        yield 'quart' => [VolumeUnit::Quart, 946.3529];
         yield 'gallon' => [VolumeUnit::Gallon, 3785.412];
     }
 
@@ -51,6 +55,8 @@ final class ConversionsTest extends TestCase
         yield 'psi' => [PressureUnit::Psi, 6894.757];
         yield 'bar' => [PressureUnit::Bar, 1.0e5];
         yield 'millibar' => [PressureUnit::Millibar, 100.0];
+        yield 'kilogram-force a square centimetre' => [PressureUnit::KilogramForcePerSquareCentimetre, 9.80665e4];
+        yield 'inch of mercury, conventional' => [PressureUnit::InchOfMercury, 3.386389e3];
     }
 
     #[DataProvider('pressures')]
@@ -65,12 +71,12 @@ final class ConversionsTest extends TestCase
         $names = [
             Volume::class => [
                 'ml' => VolumeUnit::Millilitre, 'cm^3' => VolumeUnit::CubicCentimetre, 'l' => VolumeUnit::Litre, 'usteaspoon' => VolumeUnit::Teaspoon,
-                'ustablespoon' => VolumeUnit::Tablespoon, 'usfloz' => VolumeUnit::FluidOunce, 'usgallon' => VolumeUnit::Gallon,
+                'ustablespoon' => VolumeUnit::Tablespoon, 'usfloz' => VolumeUnit::FluidOunce, 'in^3' => VolumeUnit::CubicInch, 'uscup' => VolumeUnit::Cup, 'uspint' => VolumeUnit::Pint, 'usquart' => VolumeUnit::Quart, 'usgallon' => VolumeUnit::Gallon,
             ],
             Length::class => ['um' => LengthUnit::Micrometre, 'mm' => LengthUnit::Millimetre, 'cm' => LengthUnit::Centimetre, 'inch' => LengthUnit::Inch, 'mil' => LengthUnit::Thou, 'm' => LengthUnit::Metre, 'ft' => LengthUnit::Foot],
             Duration::class => ['s' => DurationUnit::Second, 'min' => DurationUnit::Minute, 'hour' => DurationUnit::Hour],
             ShaftSpeed::class => ['rpm' => SpeedUnit::Rpm],
-            Pressure::class => ['psi' => PressureUnit::Psi, 'kPa' => PressureUnit::Kilopascal, 'bar' => PressureUnit::Bar, 'mbar' => PressureUnit::Millibar, 'Pa' => PressureUnit::Pascal],
+            Pressure::class => ['psi' => PressureUnit::Psi, 'kPa' => PressureUnit::Kilopascal, 'bar' => PressureUnit::Bar, 'mbar' => PressureUnit::Millibar, 'Pa' => PressureUnit::Pascal, 'kgf/cm^2' => PressureUnit::KilogramForcePerSquareCentimetre],
             VolumeFlow::class => ['ml/min' => FlowUnit::MillilitrePerMinute, 'l/min' => FlowUnit::LitrePerMinute, 'usgallon/min' => FlowUnit::GallonPerMinute],
             Frequency::class => ['Hz' => FrequencyUnit::Hertz, '/min' => FrequencyUnit::PerMinute],
             Resistance::class => ['ohm' => ResistanceUnit::Ohm, 'kohm' => ResistanceUnit::Kilohm],

@@ -79,14 +79,14 @@ final class StandardsTest extends TestCase
         $drills = NumberDrills::shipped();
         self::assertEqualsWithDelta($inches, $drills->diameter($number)?->in(LengthUnit::Inch), 1e-9);
         self::assertSame($number, $drills->nearest(Length::of($inches * 1.001, LengthUnit::Inch)));
-        self::assertSame(60 === $number ? null : true, null === $drills->nextAbove(Length::of($inches, LengthUnit::Inch)) ? null : true);
+        self::assertSame(60 === $number ? null : true, null === $drills->nextAbove(Length::of($inches, LengthUnit::Inch), Length::millimetres(0)) ? null : true);
     }
 
     public function testTheNextDrillIsTheNextOfTheTable(): void
     {
         $drills = NumberDrills::shipped();
-        self::assertSame(77, $drills->nextAbove(Length::of(0.016, LengthUnit::Inch)));
-        self::assertSame(80, $drills->nextAbove(Length::millimetres(0.2)));
+        self::assertSame(77, $drills->nextAbove(Length::of(0.016, LengthUnit::Inch), Length::millimetres(0)));
+        self::assertSame(80, $drills->nextAbove(Length::millimetres(0.2), Length::millimetres(0)));
         self::assertNull($drills->diameter(59));
     }
 

@@ -44,11 +44,11 @@ final class AlternatorCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->usually(1_400, 4_200)->inSpecBook(SpecFigure::GovernedSpeed),
             'poles' => AmountInput::between(Measure::Pieces, CountUnit::Each, 2, 8)->by(2)->inSpecBook(SpecFigure::Poles),
             'rated_hz' => AmountInput::between(Measure::OutletFrequency, FrequencyUnit::Hertz, 40, 70)->by(60)->inSpecBook(SpecFigure::RatedFrequency),
-            'loaded_rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->optional(),
-            'band_percent' => AmountInput::between(Measure::Share, ShareUnit::Percent, 0, 50)->optional(),
+            'loaded_rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->usually(1_400, 4_200)->optional(),
+            'band_percent' => AmountInput::between(Measure::Share, ShareUnit::Percent, 0, 50)->usually(0, 10)->optional(),
         ];
     }
 
@@ -58,25 +58,32 @@ final class AlternatorCalculation implements Calculation
         $noLoad = $in->get('rpm', ShaftSpeed::class);
         $loaded = $in->find('loaded_rpm', ShaftSpeed::class);
         $band = $in->find('band_percent', Share::class);
-        $droop = null === $loaded ? null : PerformanceClass::droop($noLoad, $loaded);
-        $class = null === $droop || null === $band ? null : PerformanceClass::metBy($droop, $band->in(ShareUnit::Percent));
+        $rated = $in->get('rated_hz', Frequency::class);
+        $droop = null === $loaded ? null : PerformanceClass::droop($noLoad, $loaded, $alternator->speed($rated));
+        $isFaster = null !== $droop && $droop < -1e-9;
+        $isOff = null !== $loaded && !$alternator->isAtRated($loaded, $rated);
+        $class = null === $droop || null === $band || $isFaster || $isOff ? null : PerformanceClass::metBy($droop, $band->in(ShareUnit::Percent));
 
         return new Answer(
             match (true) {
+                $isFaster => 'faster_loaded',
+                $isOff => 'off_rated',
                 null === $droop || null === $band => 'frequency',
                 null === $class => 'no_class',
                 default => 'class',
             },
             match (true) {
+                $isFaster => VerdictTone::Ask,
+                $isOff => VerdictTone::Bad,
                 null === $droop || null === $band => VerdictTone::Plain,
                 null === $class => VerdictTone::Bad,
                 default => VerdictTone::Good,
             },
             [
                 Figure::amount('hz', $alternator->frequency($noLoad), FrequencyUnit::Hertz, Measure::OutletFrequency),
-                Figure::amount('rated_rpm', $alternator->speed($in->get('rated_hz', Frequency::class)), SpeedUnit::Rpm, Measure::GovernedSpeed),
+                Figure::amount('rated_rpm', $alternator->speed($rated), SpeedUnit::Rpm, Measure::GovernedSpeed),
                 Figure::amount('loaded_hz', null === $loaded ? null : $alternator->frequency($loaded), FrequencyUnit::Hertz, Measure::OutletFrequency),
-                Figure::number('droop_percent', $droop, 1),
+                Figure::number('droop_percent', $droop, 2),
                 Figure::word('performance_class', $class, 'performance_class'),
             ],
         );

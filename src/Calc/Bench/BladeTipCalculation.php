@@ -40,7 +40,7 @@ final class BladeTipCalculation implements Calculation
     {
         return [
             'blade_mm' => AmountInput::between(Measure::BladeLength, LengthUnit::Millimetre, 50, 2_500)->usually(280, 1_400)->inSpecBook(SpecFigure::Blade),
-            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 0, 20_000)->optional(),
+            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 200, 20_000)->usually(1_800, 4_200)->optional(),
         ];
     }
 
@@ -61,7 +61,7 @@ final class BladeTipCalculation implements Calculation
                 $isOver => VerdictTone::Bad,
                 default => VerdictTone::Good,
             },
-            [Figure::amount('fastest_rpm', $fastest, SpeedUnit::Rpm, Measure::GovernedSpeed)],
+            [Figure::limit('fastest_rpm', $fastest, SpeedUnit::Rpm, Measure::GovernedSpeed)],
         );
     }
 }

@@ -20,6 +20,8 @@ use AwakeShed\Core\Spark\Steadiness;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Resistance;
 use AwakeShed\Core\Units\ResistanceUnit;
+use AwakeShed\Core\Units\Share;
+use AwakeShed\Core\Units\ShareUnit;
 
 final class CoilCalculation implements Calculation
 {
@@ -41,21 +43,22 @@ final class CoilCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'good_kohm' => AmountInput::between(Measure::Winding, ResistanceUnit::Kilohm, 0.00001, 1_000)->inSpecBook(SpecFigure::CoilWinding),
-            'suspect_kohm' => AmountInput::between(Measure::Winding, ResistanceUnit::Kilohm, 0, 1_000)->optional(),
+            'good_kohm' => AmountInput::between(Measure::Winding, ResistanceUnit::Kilohm, 0.00001, 1_000)->usually(0.0002, 30)->inSpecBook(SpecFigure::CoilWinding),
+            'suspect_kohm' => AmountInput::between(Measure::Winding, ResistanceUnit::Kilohm, 0, 1_000)->usually(0, 30)->optional(),
+            'error_percent' => AmountInput::between(Measure::Share, ShareUnit::Percent, 0, 20)->usually(0.1, 5)->by(1),
             'steadiness' => new ChoiceInput(Steadiness::class, 'steadiness', Steadiness::Steady),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        $compared = CoilComparison::against($in->get('good_kohm', Resistance::class), $in->find('suspect_kohm', Resistance::class), $in->get('steadiness', Steadiness::class));
+        $compared = CoilComparison::against($in->get('good_kohm', Resistance::class), $in->find('suspect_kohm', Resistance::class), $in->get('steadiness', Steadiness::class), $in->get('error_percent', Share::class)->asFraction());
         $verdict = $compared->verdict();
 
         return new Answer(
-            $verdict->value,
+            $compared->isAtTheLimit() ? 'at_limit' : $verdict->value,
             CoilVerdict::LikeKnownGood === $verdict ? VerdictTone::Ask : VerdictTone::Bad,
-            [Figure::share('difference', $compared->difference)],
+            [Figure::share('difference', $compared->difference), Figure::share('difference_half_width', $compared->halfWidth)],
             [Finding::observed('spark.coil_ohms', $verdict->value)],
         );
     }

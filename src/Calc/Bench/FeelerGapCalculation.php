@@ -27,34 +27,81 @@ abstract class FeelerGapCalculation implements Calculation
     /** @return array{SpecFigure, SpecFigure} least and most */
     abstract protected function limits(): array;
 
-    final public function inputs(): array
+    public function inputs(): array
     {
         [$least, $most] = $this->limits();
 
         return [
-            'measured_mm' => AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->usually(0, 1.5),
-            'spec_least_mm' => AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->optional()->inSpecBook($least),
-            'spec_most_mm' => AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->optional()->inSpecBook($most),
+            'measured_mm' => $this->measured(),
+            'spec_least_mm' => self::limit($least),
+            'spec_most_mm' => self::limit($most),
         ];
     }
 
-    final public function run(Given $in): Answer
+    public function run(Given $in): Answer
     {
-        $read = FeelerGap::read($this->gap(), $in->get('measured_mm', Length::class), $in->find('spec_least_mm', Length::class), $in->find('spec_most_mm', Length::class));
-        $fit = $read->fit();
+        $read = $this->read($in, 'measured_mm', 'spec_least_mm', 'spec_most_mm');
+
+        return new Answer(self::verdict($read), self::tone($read->fit()), self::figures($read), $this->findings($read->fit(), ['gap_mm' => $read]));
+    }
+
+    /** A third of the least to twice the most that is usual: further off it is asked whether another unit was meant. */
+    final protected function measured(): AmountInput
+    {
+        [$least, $most] = $this->gap()->usual();
+
+        return AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->usually($least / 3, 2 * $most);
+    }
+
+    final protected static function limit(SpecFigure $figure): AmountInput
+    {
+        return AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->optional()->inSpecBook($figure);
+    }
+
+    final protected function read(Given $in, string $measured, string $least, string $most): FeelerGap
+    {
+        return FeelerGap::read($this->gap(), $in->get($measured, Length::class), $in->find($least, Length::class), $in->find($most, Length::class));
+    }
+
+    final protected static function verdict(FeelerGap $read): string
+    {
+        return $read->fit()->value.($read->isUnverified ? '_unverified' : '');
+    }
+
+    final protected static function tone(GapFit $fit): VerdictTone
+    {
+        return match ($fit) {
+            GapFit::Fits => VerdictTone::Good,
+            GapFit::HalfKnown => VerdictTone::Ask,
+            GapFit::Tight, GapFit::Wide => VerdictTone::Bad,
+        };
+    }
+
+    /** @return list<Figure> in both units a feeler is marked in */
+    final protected static function figures(FeelerGap $read, string $before = ''): array
+    {
+        return [
+            Figure::number($before.'least_mm', $read->least?->inMillimetres(), 3),
+            Figure::number($before.'most_mm', $read->most?->inMillimetres(), 3),
+            Figure::number($before.'least_thou', $read->least?->in(LengthUnit::Thou), 1),
+            Figure::number($before.'most_thou', $read->most?->in(LengthUnit::Thou), 1),
+            Figure::amount($before.'to_middle_mm', $read->toMiddle(), LengthUnit::Millimetre, Measure::FeelerGap),
+            Figure::amount($before.'thou', $read->measured, LengthUnit::Thou, Measure::FeelerGap),
+            Figure::word($before.'fit', $read->fit(), 'gap_fit'),
+            Figure::yesNo($before.'unverified', $read->isUnverified),
+        ];
+    }
+
+    /**
+     * @param array<string, FeelerGap> $read by the name it is kept under
+     *
+     * @return list<Finding> none where the range is only half known: that is no finding yet
+     */
+    final protected function findings(GapFit $fit, array $read): array
+    {
         $test = $this->act();
 
-        return new Answer(
-            $fit->value.($read->isUnverified ? '_unverified' : ''),
-            GapFit::Fits === $fit ? VerdictTone::Good : VerdictTone::Bad,
-            [
-                Figure::amount('least_mm', $read->least, LengthUnit::Millimetre, Measure::FeelerGap),
-                Figure::amount('most_mm', $read->most, LengthUnit::Millimetre, Measure::FeelerGap),
-                Figure::amount('to_middle_mm', $read->toMiddle(), LengthUnit::Millimetre, Measure::FeelerGap),
-                Figure::amount('thou', $read->measured, LengthUnit::Thou, Measure::FeelerGap),
-                Figure::yesNo('unverified', $read->isUnverified),
-            ],
-            null === $test ? [] : [Finding::observed($test, GapFit::Fits === $fit ? 'in_range' : 'out_of_range')->measuring(['gap_mm' => round($read->measured->inMillimetres(), 3)])],
-        );
+        return null === $test || GapFit::HalfKnown === $fit ? [] : [Finding::observed($test, GapFit::Fits === $fit ? 'in_range' : 'out_of_range')
+            ->measuring(array_map(static fn (FeelerGap $gap): float => round($gap->measured->inMillimetres(), 3), $read))];
     }
 }

@@ -49,13 +49,13 @@ final class FlowTestCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->inSpecBook(SpecFigure::Displacement),
-            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->usually(20, 800)->inSpecBook(SpecFigure::Displacement),
+            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->usually(1_200, 12_000)->inSpecBook(SpecFigure::GovernedSpeed),
             'seconds_each' => AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 2, 600)->by(30),
-            'cup_1_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000),
-            'cup_2_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
-            'cup_3_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
-            'cap_open_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->optional(),
+            'cup_1_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->usually(0, 600),
+            'cup_2_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->usually(0, 600)->optional(),
+            'cup_3_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->usually(0, 600)->optional(),
+            'cap_open_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->usually(0, 600)->optional(),
         ];
     }
 

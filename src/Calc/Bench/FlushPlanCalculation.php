@@ -45,13 +45,14 @@ final class FlushPlanCalculation implements Calculation
     {
         return [
             'dilution' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 0.999),
+            'dilution_half_width' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 0.5)->by(0),
             ...DilutedOil::mark(),
-            'refill_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 25, 10_000)->optional(),
+            'refill_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 25, 10_000)->usually(200, 4_000)->optional(),
             'left_share' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0.01, 0.5)->by(Clinging::SHARE),
             'target' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0.001, 0.2)->by(0.02),
             'not_boiled_share' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 1)->by(1),
-            'at_least' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10)->by(FlushPlan::USUAL_CHANGES),
-            'minutes_each' => AmountInput::between(Measure::BenchTime, DurationUnit::Minute, 0, 480)->by(30),
+            'at_least' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10)->usually(0, 4)->by(FlushPlan::USUAL_CHANGES),
+            'minutes_each' => AmountInput::between(Measure::BenchTime, DurationUnit::Minute, 0, 480)->usually(5, 120)->by(30),
         ];
     }
 
@@ -61,7 +62,9 @@ final class FlushPlanCalculation implements Calculation
         $refill = $in->find('refill_ml', Volume::class);
         $left = null === $refill ? $in->get('left_share', Share::class)->asFraction() : max(0.01, FlushPlan::leftShare($mark, $refill));
         $target = $in->get('target', Share::class)->asFraction();
-        $plan = FlushPlan::reach($in->get('dilution', Share::class)->asFraction(), $left, $target, $in->get('not_boiled_share', Share::class)->asFraction(), $mark, (int) $in->get('at_least', Count::class)->inEach());
+        $dilution = $in->get('dilution', Share::class)->asFraction();
+        $most = min(0.999, $dilution + $in->get('dilution_half_width', Share::class)->asFraction());
+        $plan = FlushPlan::reach(0.0 === $dilution ? 0.0 : $most, $left, $target, $in->get('not_boiled_share', Share::class)->asFraction(), $mark, (int) $in->get('at_least', Count::class)->inEach());
         $isMore = $plan->changes > FlushPlan::USUAL_CHANGES;
 
         return new Answer(

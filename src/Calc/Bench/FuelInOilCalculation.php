@@ -35,9 +35,9 @@ final class FuelInOilCalculation implements Calculation
     {
         return [
             ...DilutedOil::mark(),
-            'drained_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 20_000),
-            'left_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 10_000)->by(0),
-            'error_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 1_000)->by(10),
+            'drained_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 20_000)->usually(200, 4_000),
+            'left_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 10_000)->usually(0, 300)->optional(),
+            'error_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0, 1_000)->usually(1, 100)->by(10),
             ...DilutedOil::oil(),
         ];
     }
@@ -45,7 +45,7 @@ final class FuelInOilCalculation implements Calculation
     public function run(Given $in): Answer
     {
         $drained = $in->get('drained_ml', Volume::class);
-        $dilution = Dilution::drained($in->get('mark_ml', Volume::class), $drained, $in->get('left_ml', Volume::class), $in->get('error_ml', Volume::class));
+        $dilution = Dilution::drained($in->get('mark_ml', Volume::class), $drained, $in->find('left_ml', Volume::class), $in->get('error_ml', Volume::class));
 
         return DilutedOil::answer($in, $dilution, ['drained_ml' => round($drained->inMillilitres(), 1)]);
     }

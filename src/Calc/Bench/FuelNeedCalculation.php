@@ -42,9 +42,9 @@ final class FuelNeedCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->inSpecBook(SpecFigure::Displacement),
-            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->inSpecBook(SpecFigure::GovernedSpeed),
-            'measured_ml_per_min' => AmountInput::between(Measure::FuelFlow, FlowUnit::MillilitrePerMinute, 0, 20_000)->optional(),
+            'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->usually(20, 800)->inSpecBook(SpecFigure::Displacement),
+            'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->usually(1_200, 12_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'measured_ml_per_min' => AmountInput::between(Measure::FuelFlow, FlowUnit::MillilitrePerMinute, 0, 20_000)->usually(0, 600)->optional(),
         ];
     }
 

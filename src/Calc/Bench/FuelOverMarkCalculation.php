@@ -38,8 +38,8 @@ final class FuelOverMarkCalculation implements Calculation
     {
         return [
             ...DilutedOil::mark(),
-            'over_mm' => AmountInput::between(Measure::DipstickHeight, LengthUnit::Millimetre, 0, 200),
-            'ml_per_mm' => AmountInput::between(Measure::DipstickVolume, VolumeUnit::Millilitre, 0.1, 100)->inSpecBook(SpecFigure::OilPerMillimetre),
+            'over_mm' => AmountInput::between(Measure::DipstickHeight, LengthUnit::Millimetre, 0, 200)->usually(0, 40),
+            'ml_per_mm' => AmountInput::between(Measure::DipstickVolume, VolumeUnit::Millilitre, 0.1, 100)->usually(2, 60)->inSpecBook(SpecFigure::OilPerMillimetre),
             'error_mm' => AmountInput::between(Measure::DipstickHeight, LengthUnit::Millimetre, 0, 50)->by(1),
             ...DilutedOil::oil(),
         ];

@@ -16,6 +16,8 @@ use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\CountUnit;
 use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\FrequencyUnit;
@@ -52,9 +54,11 @@ final class HydrolockCalculation implements Calculation
     {
         return [
             'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->usually(20, 800)->inSpecBook(SpecFigure::Displacement),
+            'cylinders' => AmountInput::between(Measure::Pieces, CountUnit::Each, 1, 2)->optional()->inSpecBook(SpecFigure::Cylinders),
             'compression_ratio' => AmountInput::between(Measure::CompressionRatio, RatioUnit::ToOne, 3, 20)->optional()->usually(5, 12)->inSpecBook(SpecFigure::CompressionRatio),
-            'liquid_ml' => AmountInput::between(Measure::CylinderVolume, VolumeUnit::Millilitre, 0, 3_000)->by(0),
-            'drops_per_minute' => AmountInput::between(Measure::DropRate, FrequencyUnit::PerMinute, 0.01, 600)->by(6),
+            'liquid_ml' => AmountInput::between(Measure::CylinderVolume, VolumeUnit::Millilitre, 0, 3_000)->usually(0, 200)->by(0),
+            'error_ml' => AmountInput::between(Measure::CylinderVolume, VolumeUnit::Millilitre, 0, 500)->by(1)->usually(0, 20),
+            'drops_per_minute' => AmountInput::between(Measure::DropRate, FrequencyUnit::PerMinute, 0.01, 600)->usually(0.1, 200)->by(6),
             'drop_ml' => AmountInput::between(Measure::DropVolume, VolumeUnit::Millilitre, 0.01, 0.1)->by(0.025),
         ];
     }
@@ -65,24 +69,30 @@ final class HydrolockCalculation implements Calculation
         $known = $in->find('compression_ratio', Ratio::class);
         $typical = $this->classes->forEngine(null, $displacement->in(VolumeUnit::CubicCentimetre))?->values[SpecFigure::CompressionRatio->value] ?? null;
         $ratio = $known ?? Ratio::of($typical->amount ?? self::USUAL_RATIO, RatioUnit::ToOne);
-        $cylinder = Hydrolock::in($displacement, $ratio, $in->get('liquid_ml', Volume::class));
+        $counted = $in->find('cylinders', Count::class);
+        $cylinders = null === $counted ? Hydrolock::usualCylinders($displacement) : (int) round($counted->inEach());
+        $cylinder = Hydrolock::in($displacement->times(1 / $cylinders), $ratio, $in->get('liquid_ml', Volume::class), $in->get('error_ml', Volume::class), null === $known ? Hydrolock::ASSUMED_RATIO_ERROR : 0.0);
         $effective = $cylinder->effectiveCompression();
 
         return new Answer(
             match (true) {
                 $cylinder->isLocked() => 'locked',
+                $cylinder->mayLock() => 'may_lock',
                 $cylinder->liquid->inMillilitres() > 0.0 => 'wet',
                 default => 'dry',
             },
             match (true) {
-                $cylinder->isLocked() => VerdictTone::Bad,
+                $cylinder->isLocked(), $cylinder->mayLock() => VerdictTone::Bad,
                 $cylinder->liquid->inMillilitres() > 0.0 => VerdictTone::Ask,
                 default => VerdictTone::Plain,
             },
             [
-                Figure::amount('clearance_ml', $cylinder->clearance, VolumeUnit::Millilitre, Measure::CylinderVolume),
-                Figure::amount('liquid_ml', $cylinder->liquid, VolumeUnit::Millilitre, Measure::CylinderVolume),
+                Figure::limit('clearance_ml', $cylinder->clearance, VolumeUnit::Millilitre, Measure::CylinderVolume),
+                Figure::against('liquid_ml', $cylinder->liquid, VolumeUnit::Millilitre, Measure::CylinderVolume),
                 Figure::yesNo('locked', $cylinder->isLocked()),
+                Figure::yesNo('may_lock', $cylinder->mayLock()),
+                Figure::number('cylinders_used', $cylinders),
+                Figure::yesNo('cylinders_unverified', null === $counted),
                 Figure::amount('effective_compression', $effective, RatioUnit::ToOne, Measure::CompressionRatio),
                 Figure::amount('minutes_to_fill', $cylinder->timeToFill($in->get('drops_per_minute', Frequency::class), $in->get('drop_ml', Volume::class)), DurationUnit::Minute, Measure::BenchTime),
                 Figure::amount('ratio_used', $ratio, RatioUnit::ToOne, Measure::CompressionRatio),

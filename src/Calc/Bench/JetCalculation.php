@@ -47,9 +47,10 @@ final class JetCalculation implements Calculation
         return [
             'bore_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional()->usually(0.25, 2)->inSpecBook(SpecFigure::MainJet),
             'drill' => AmountInput::between(Measure::Pieces, CountUnit::Each, 60, 80)->optional(),
+            'error_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0, 0.2)->usually(0, 0.05)->by(JetBore::READING_ERROR_MM),
             'wires_mm' => new AmountsInput(Measure::Bore, LengthUnit::Millimetre, 0.02, 5),
-            'altitude_m' => AmountInput::between(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->by(0),
-            'celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 60)->by(15),
+            'altitude_m' => AmountInput::between(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->usually(-50, 3_500)->by(0),
+            'celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 60)->usually(-30, 45)->by(15),
         ];
     }
 
@@ -62,7 +63,8 @@ final class JetCalculation implements Calculation
             return new Answer('nothing', VerdictTone::Plain, []);
         }
         $bore = JetBore::ofDiameter($diameter);
-        $next = $drills->nextAbove($bore->diameter);
+        $error = $in->get('error_mm', Length::class);
+        $next = $drills->nextAbove($bore->diameter, null === $drill ? $error : Length::millimetres(0));
         $wider = null === $next ? null : $drills->diameter($next);
         $wires = WireSet::fromWires($in->all('wires_mm', Length::class));
         $wire = $wires->forBore($bore);
@@ -80,7 +82,7 @@ final class JetCalculation implements Calculation
                 Figure::amount('bore_thou', $bore->diameter, LengthUnit::Thou, Measure::FeelerGap),
                 Figure::number('nearest_drill', $drills->nearest($bore->diameter)),
                 Figure::amount('wire_mm', $wire, LengthUnit::Millimetre, Measure::Bore),
-                Figure::amount('widest_wire_mm', $bore->widestWire(), LengthUnit::Millimetre, Measure::Bore),
+                Figure::limit('widest_wire_mm', $bore->widestWire(), LengthUnit::Millimetre, Measure::Bore),
                 Figure::number('next_drill', $next),
                 Figure::amount('next_drill_mm', $wider, LengthUnit::Millimetre, Measure::Bore),
                 Figure::number('next_drill_flow', null === $wider ? null : $bore->flowInto(JetBore::ofDiameter($wider)), 3),

@@ -45,11 +45,12 @@ final class JetEnlargingCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'bore_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->inSpecBook(SpecFigure::PilotJet),
-            'to_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional(),
+            'bore_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->usually(0.25, 2)->inSpecBook(SpecFigure::PilotJet),
+            'to_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->usually(0.25, 2.1)->optional(),
+            'error_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0, 0.2)->usually(0, 0.05)->by(JetBore::READING_ERROR_MM),
             'school' => new ChoiceInput(DrillingSchool::class, 'school', DrillingSchool::Never, 'jet_drilling'),
             'done' => new TicksInput(BeforeDrilling::class, 'before_drilling'),
-            'air_to_fuel' => AmountInput::between(Measure::CompressionRatio, RatioUnit::ToOne, 8, 25)->by(14.7),
+            'air_to_fuel' => AmountInput::between(Measure::CompressionRatio, RatioUnit::ToOne, 8, 25)->usually(9, 15)->by(14.7),
         ];
     }
 
@@ -57,17 +58,19 @@ final class JetEnlargingCalculation implements Calculation
     {
         $drills = NumberDrills::shipped();
         $from = JetBore::ofDiameter($in->get('bore_mm', Length::class));
-        $next = $drills->nextAbove($from->diameter);
-        $to = $in->find('to_mm', Length::class) ?? (null === $next ? null : $drills->diameter($next));
+        $next = $drills->nextAbove($from->diameter, $in->get('error_mm', Length::class));
+        $nextBore = null === $next ? null : $drills->diameter($next);
+        $to = $in->find('to_mm', Length::class) ?? $nextBore;
         if (null === $to) {
             return new Answer('no_drill', VerdictTone::Plain, [Figure::amount('bore_mm', $from->diameter, LengthUnit::Millimetre, Measure::Bore)]);
         }
-        $weighed = JetEnlargement::weigh($from, JetBore::ofDiameter($to), $in->get('school', DrillingSchool::class), $in->all('done', BeforeDrilling::class));
+        $weighed = JetEnlargement::weigh($from, JetBore::ofDiameter($to), $in->get('school', DrillingSchool::class), $in->all('done', BeforeDrilling::class), $nextBore);
 
         return new Answer(
             match (true) {
                 $weighed->isAllowed() => 'allowed',
                 DrillingSchool::Never === $weighed->school => 'never',
+                !$weighed->isOneStep => 'too_far',
                 default => 'not_yet',
             },
             $weighed->isAllowed() ? VerdictTone::Ask : VerdictTone::Bad,
@@ -75,6 +78,8 @@ final class JetEnlargingCalculation implements Calculation
                 Figure::amount('to_mm', $to, LengthUnit::Millimetre, Measure::Bore),
                 Figure::number('to_drill', $drills->nearest($to)),
                 Figure::share('area_change', $weighed->flow - 1),
+                Figure::share('area_change_half_width', $from->flowError(JetBore::ofDiameter($to), $in->get('error_mm', Length::class))),
+                Figure::yesNo('one_step', $weighed->isOneStep),
                 Figure::number('flow', $weighed->flow, 3),
                 Figure::number('mixture_after', $weighed->mixtureFrom($in->get('air_to_fuel', Ratio::class)->in(RatioUnit::ToOne)), 1),
                 Figure::wordList('missing', $weighed->missing, 'before_drilling'),

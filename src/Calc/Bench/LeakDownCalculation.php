@@ -40,7 +40,7 @@ final class LeakDownCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'regulated_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 5, 150)->by(100),
+            'regulated_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 5, 150)->usually(20, 110)->by(100),
             'cylinder_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0, 170),
             'error_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0, 20)->by(1),
             'hiss' => new ChoiceInput(Hiss::class, 'hiss', Hiss::NotHeard),
@@ -54,15 +54,22 @@ final class LeakDownCalculation implements Calculation
         $suspect = $in->get('hiss', Hiss::class)->suspect();
 
         return new Answer(
-            LeakDownBand::FindIt === $band && null !== $suspect ? 'find_it_heard' : $band->value,
-            match ($band) {
-                LeakDownBand::Good, LeakDownBand::Usable => VerdictTone::Good,
-                LeakDownBand::Worn => VerdictTone::Ask,
-                LeakDownBand::FindIt => VerdictTone::Bad,
+            match (true) {
+                $read->bestBand() !== $band => 'between',
+                LeakDownBand::FindIt === $band && null !== $suspect => 'find_it_heard',
+                LeakDownBand::Worn === $band && null !== $suspect => 'worn_heard',
+                default => $band->value,
+            },
+            match (true) {
+                LeakDownBand::FindIt === $read->bestBand() => VerdictTone::Bad,
+                \in_array($band, [LeakDownBand::Good, LeakDownBand::Usable], true) => VerdictTone::Good,
+                default => VerdictTone::Ask,
             },
             [
                 Figure::share('leak', $read->share->asFraction()),
                 Figure::share('leak_half_width', $read->halfWidth->asFraction()),
+                Figure::word('band', $band, 'leak_band'),
+                Figure::word('best_band', $read->bestBand(), 'leak_band'),
                 Figure::word('suspect', $suspect, 'suspect'),
             ],
             [Finding::observed('compression.leakdown', \in_array($band, [LeakDownBand::Good, LeakDownBand::Usable], true) ? 'good' : 'poor')->measuring(['leak_percent' => round(100 * $read->share->asFraction(), 1)])],

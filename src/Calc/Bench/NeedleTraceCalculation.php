@@ -11,6 +11,7 @@ use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\SeriesInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Unit\Measure;
+use AwakeShed\Core\Trace\NeedleReading;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Units\Pressure;
@@ -37,7 +38,7 @@ final class NeedleTraceCalculation implements Calculation
     {
         return [
             'csv' => new SeriesInput(PressureUnit::cases()),
-            'strict_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0.05, 1)->by(NeedleTrace::STRICT_LOSS_PSI),
+            'strict_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0.05, 1)->by(NeedleReading::STRICT_LOSS_PSI),
         ];
     }
 

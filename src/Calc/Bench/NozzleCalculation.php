@@ -39,8 +39,8 @@ final class NozzleCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'gal_per_min' => AmountInput::between(Measure::WaterFlow, FlowUnit::GallonPerMinute, 0.2, 20)->inSpecBook(SpecFigure::PumpFlow),
-            'psi' => AmountInput::between(Measure::WorkingPressure, PressureUnit::Psi, 100, 10_000)->inSpecBook(SpecFigure::PumpPressure),
+            'gal_per_min' => AmountInput::between(Measure::WaterFlow, FlowUnit::GallonPerMinute, 0.2, 20)->usually(0.8, 8)->inSpecBook(SpecFigure::PumpFlow),
+            'psi' => AmountInput::between(Measure::WorkingPressure, PressureUnit::Psi, 100, 10_000)->usually(700, 5_000)->inSpecBook(SpecFigure::PumpPressure),
         ];
     }
 

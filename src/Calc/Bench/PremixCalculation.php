@@ -39,7 +39,7 @@ final class PremixCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'fuel_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 10, 200_000)->inSpecBook(SpecFigure::Tank),
+            'fuel_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 50, 200_000)->usually(200, 40_000)->inSpecBook(SpecFigure::Tank),
             'parts_to_one' => AmountInput::between(Measure::CompressionRatio, RatioUnit::ToOne, 10, 200)->by(50)->usually(16, 100),
         ];
     }

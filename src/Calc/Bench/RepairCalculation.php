@@ -50,19 +50,19 @@ final class RepairCalculation implements Calculation
     {
         return [
             'contamination' => new ChoiceInput(Contamination::class, 'bowl.inside', Contamination::Sediment),
-            'wage_per_hour' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 1_000)->by(60),
+            'wage_per_hour' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 1_000)->usually(10, 200)->by(60),
             'comeback_cost' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(40),
-            'machine_worth' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->optional(),
-            'clean_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->by(0.75),
-            'clean_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(3),
+            'machine_worth' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->usually(20, 6_000)->optional(),
+            'clean_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->usually(0.1, 8)->by(0.75),
+            'clean_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->usually(0, 300)->by(3),
             'clean_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
             'clean_failed' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
-            'kit_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->by(1),
-            'kit_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(12),
+            'kit_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->usually(0.1, 8)->by(1),
+            'kit_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->usually(0, 300)->by(12),
             'kit_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
             'kit_failed' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
-            'replace_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->by(0.5),
-            'replace_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->by(45),
+            'replace_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->usually(0.1, 8)->by(0.5),
+            'replace_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->usually(0, 600)->by(45),
             'replace_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
             'replace_failed' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
         ];
@@ -91,15 +91,17 @@ final class RepairCalculation implements Calculation
             Figure::word('cheapest', $first->way->way, 'way'),
             Figure::word('second', $choice->ways[1]->way->way, 'way'),
             Figure::yesNo('toss_up', $choice->isTossUp()),
-            Figure::amount('cheapest_cost', $first->expected, MoneyUnit::Dollar, Measure::Price),
+            Figure::amount('cheapest_cost', $first->expected, MoneyUnit::Dollar, Measure::ReckonedCost),
+            Figure::amount('cheapest_cost_least', $first->least, MoneyUnit::Dollar, Measure::ReckonedCost),
+            Figure::amount('cheapest_cost_most', $first->most, MoneyUnit::Dollar, Measure::ReckonedCost),
         ];
         foreach ($choice->ways as $cost) {
             $name = $cost->way->way->value;
             $figures = [
                 ...$figures,
-                Figure::amount($name.'_cost', $cost->expected, MoneyUnit::Dollar, Measure::Price),
-                Figure::amount($name.'_cost_least', $cost->least, MoneyUnit::Dollar, Measure::Price),
-                Figure::amount($name.'_cost_most', $cost->most, MoneyUnit::Dollar, Measure::Price),
+                Figure::amount($name.'_cost', $cost->expected, MoneyUnit::Dollar, Measure::ReckonedCost),
+                Figure::amount($name.'_cost_least', $cost->least, MoneyUnit::Dollar, Measure::ReckonedCost),
+                Figure::amount($name.'_cost_most', $cost->most, MoneyUnit::Dollar, Measure::ReckonedCost),
                 Figure::share($name.'_odds', $cost->way->odds->mean(), 0),
                 Figure::share($name.'_odds_least', $cost->oddsLeast, 0),
                 Figure::share($name.'_odds_most', $cost->oddsMost, 0),
@@ -122,9 +124,9 @@ final class RepairCalculation implements Calculation
             },
             $figures,
             drawing: BarDrawing::withBars('expected_cost', array_map(
-                static fn (WayCost $cost): Bar => new Bar($cost->way->way->value, $cost->expected->inDollars(), Figures::amount($cost->expected, Measure::Price), $cost->least->inDollars(), $cost->most->inDollars()),
+                static fn (WayCost $cost): Bar => new Bar($cost->way->way->value, $cost->expected->inDollars(), Figures::amount($cost->expected, Measure::ReckonedCost), $cost->least->inDollars(), $cost->most->inDollars()),
                 $choice->ways,
-            ), $worth?->inDollars(), null === $worth ? null : Figures::amount($worth, Measure::Price)),
+            ), $worth?->inDollars(), null === $worth ? null : Figures::amount($worth, Measure::ReckonedCost)),
         );
     }
 }

@@ -38,14 +38,19 @@ final class SeasonOilCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'coldest_celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 50),
+            'coldest_celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 50)->usually(-45, 40),
             ...DilutedOil::mark(),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        return new Answer(SeasonOil::forStart($in->get('coldest_celsius', Temperature::class))->value, VerdictTone::Plain, [
+        $oil = SeasonOil::forStart($in->get('coldest_celsius', Temperature::class));
+        $grade = $oil->winterGrade();
+
+        return new Answer($oil->value, SeasonOil::TooCold === $oil ? VerdictTone::Bad : VerdictTone::Plain, [
+            Figure::amount('cranks_to_celsius', $grade?->cranksTo(), TemperatureUnit::Celsius, Measure::AirTemperature),
+            Figure::amount('pumps_to_celsius', $grade?->pumpsTo(), TemperatureUnit::Celsius, Measure::AirTemperature),
             Figure::amount('fill_ml', $in->get('mark_ml', Volume::class), VolumeUnit::Millilitre, Measure::OilVolume),
         ]);
     }

@@ -13,6 +13,7 @@ use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
 use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Fuel\Settling;
+use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
@@ -37,7 +38,7 @@ final class SettlingCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'height_mm' => AmountInput::between(Measure::JarHeight, LengthUnit::Millimetre, 5, 500),
+            'height_mm' => AmountInput::between(Measure::JarHeight, LengthUnit::Millimetre, 5, 500)->usually(30, 300),
             'drop_um' => AmountInput::between(Measure::DropSize, LengthUnit::Micrometre, 1, 90)->by(20),
         ];
     }
@@ -47,9 +48,14 @@ final class SettlingCalculation implements Calculation
         $height = $in->get('height_mm', Length::class);
 
         return new Answer('wait', VerdictTone::Plain, [
-            Figure::amount('seconds', Settling::through($height, $in->get('drop_um', Length::class)), DurationUnit::Second, Measure::Stopwatch),
-            Figure::amount('first_look_seconds', Settling::firstLook($height), DurationUnit::Second, Measure::Stopwatch),
-            Figure::amount('full_wait_seconds', Settling::fullWait($height), DurationUnit::Second, Measure::Stopwatch),
+            self::about('seconds', Settling::through($height, $in->get('drop_um', Length::class))),
+            self::about('first_look_seconds', Settling::firstLook($height)),
+            self::about('full_wait_seconds', Settling::fullWait($height)),
         ]);
+    }
+
+    private static function about(string $key, Duration $time): Figure
+    {
+        return Figure::within($key, $time, $time->times(Settling::ERROR), DurationUnit::Second, Measure::Stopwatch);
     }
 }

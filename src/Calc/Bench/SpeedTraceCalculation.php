@@ -17,6 +17,7 @@ use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\CountUnit;
+use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
@@ -43,12 +44,16 @@ final class SpeedTraceCalculation implements Calculation
         return [
             'csv' => new SeriesInput([...SpeedUnit::cases(), ...FrequencyUnit::cases()]),
             'poles' => AmountInput::between(Measure::Pieces, CountUnit::Each, 2, 8)->by(2)->inSpecBook(SpecFigure::Poles),
-            'limit_rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 20_000)->optional(),
+            'rated_hz' => AmountInput::between(Measure::OutletFrequency, FrequencyUnit::Hertz, 40, 70)->optional(),
+            'limit_rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 20_000)->usually(1_800, 9_000)->optional(),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        return TraceAnswers::speed(SpeedTrace::fromSpeeds(Alternator::withPoles($in->get('poles', Count::class))->speeds($in->get('csv', SeriesFile::class)), $in->find('limit_rpm', ShaftSpeed::class)));
+        $alternator = Alternator::withPoles($in->get('poles', Count::class));
+        $rated = $in->find('rated_hz', Frequency::class);
+
+        return TraceAnswers::speed(SpeedTrace::fromSpeeds($alternator->speeds($in->get('csv', SeriesFile::class)), $in->find('limit_rpm', ShaftSpeed::class), null === $rated ? null : $alternator->speed($rated)));
     }
 }

@@ -37,9 +37,9 @@ final class StabilizerCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'fuel_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 10, 200_000)->inSpecBook(SpecFigure::Tank),
-            'label_dose_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0.1, 1_000),
-            'label_fuel_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 100, 200_000),
+            'fuel_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 50, 200_000)->usually(200, 40_000)->inSpecBook(SpecFigure::Tank),
+            'label_dose_ml' => AmountInput::between(Measure::OilVolume, VolumeUnit::Millilitre, 0.1, 1_000)->usually(1, 300),
+            'label_fuel_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 100, 200_000)->usually(500, 100_000),
         ];
     }
 

@@ -35,11 +35,7 @@ final readonly class TraceAnswers
 
         return new Answer(
             $trace->verdict->value,
-            match ($trace->verdict) {
-                NeedleVerdict::Seals => VerdictTone::Good,
-                NeedleVerdict::HoldsPopOffUnknown, NeedleVerdict::NotEnough, NeedleVerdict::Marginal => VerdictTone::Ask,
-                NeedleVerdict::Leaks, NeedleVerdict::NoPopOff => VerdictTone::Bad,
-            },
+            self::needleTone($trace->verdict),
             [
                 Figure::amount('pop_off_psi', $at($trace->popOff), PressureUnit::Psi, Measure::GaugePressure),
                 Figure::amount('reseat_psi', $at($trace->reseat), PressureUnit::Psi, Measure::GaugePressure),
@@ -70,20 +66,22 @@ final readonly class TraceAnswers
             $trace->verdict->value,
             match ($trace->verdict) {
                 SpeedVerdict::Steady => VerdictTone::Good,
-                SpeedVerdict::NotEnough => VerdictTone::Ask,
+                SpeedVerdict::NotEnough, SpeedVerdict::SampledTooSlowly => VerdictTone::Ask,
                 SpeedVerdict::Hunts, SpeedVerdict::Unsteady, SpeedVerdict::Overspeeds => VerdictTone::Bad,
             },
             [
                 Figure::amount('mean_rpm', $trace->mean, SpeedUnit::Rpm, Measure::GovernedSpeed),
                 Figure::share('swing', $trace->swing),
                 Figure::number('beat_seconds', $trace->beat?->inSeconds(), 2),
-                Figure::amount('fastest_rpm', $trace->fastest, SpeedUnit::Rpm, Measure::GovernedSpeed),
-                Figure::amount('limit_rpm', $trace->limit, SpeedUnit::Rpm, Measure::GovernedSpeed),
+                Figure::against('fastest_rpm', $trace->fastest, SpeedUnit::Rpm, Measure::GovernedSpeed),
+                Figure::limit('limit_rpm', $trace->limit, SpeedUnit::Rpm, Measure::GovernedSpeed),
                 Figure::amount('no_load_rpm', $trace->noLoad, SpeedUnit::Rpm, Measure::GovernedSpeed),
                 Figure::amount('loaded_rpm', $trace->loaded, SpeedUnit::Rpm, Measure::GovernedSpeed),
-                Figure::number('droop_percent', $trace->droop(), 1),
+                Figure::number('droop_percent', $trace->droop(), 2),
                 Figure::word('performance_class', $trace->performanceClass(), 'performance_class'),
                 Figure::number('runs_from_seconds', $trace->runsFrom, 1),
+                Figure::number('samples_a_second', $trace->series->step() > 0.0 ? 1 / $trace->series->step() : null, 1),
+                Figure::number('shortest_seen_seconds', $trace->shortestSeen->inSeconds(), 1),
                 Figure::yesNo('part_left_out', $trace->leavesPartOut()),
                 Figure::number('samples', $trace->series->count()),
                 Figure::number('gaps', \count($trace->series->gaps())),
@@ -100,5 +98,14 @@ final readonly class TraceAnswers
     private static function rounded(?float $value): ?float
     {
         return null === $value ? null : round($value, 2);
+    }
+
+    public static function needleTone(NeedleVerdict $verdict): VerdictTone
+    {
+        return match ($verdict) {
+            NeedleVerdict::Seals => VerdictTone::Good,
+            NeedleVerdict::HoldsPopOffUnknown, NeedleVerdict::NotEnough, NeedleVerdict::Marginal, NeedleVerdict::Rises => VerdictTone::Ask,
+            NeedleVerdict::Leaks, NeedleVerdict::NoPopOff, NeedleVerdict::HoldsTooLow, NeedleVerdict::LiftsHigh => VerdictTone::Bad,
+        };
     }
 }

@@ -40,9 +40,9 @@ final class WaterShiftCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'fuel_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000),
-            'water_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000),
-            'aqueous_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 4_000),
+            'fuel_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000)->usually(20, 500),
+            'water_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000)->usually(2, 100),
+            'aqueous_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 4_000)->usually(0, 200),
             'celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, 0, 40)->by(20),
             'error_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0.01, 50)->by(WaterShift::READING_ERROR_ML)->usually(0.1, 5),
         ];

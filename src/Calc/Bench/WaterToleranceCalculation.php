@@ -46,8 +46,8 @@ final class WaterToleranceCalculation implements Calculation
     {
         return [
             'ethanol' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 0.15)->by(0.1),
-            'celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -20, 40),
-            'tank_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 1, 200_000)->inSpecBook(SpecFigure::Tank),
+            'celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -20, 40)->usually(-20, 38),
+            'tank_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 1, 200_000)->usually(200, 40_000)->inSpecBook(SpecFigure::Tank),
         ];
     }
 

@@ -9,6 +9,8 @@ use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Unit\Measure;
 use AwakeShed\App\Unit\Quantities;
 use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Units\CountUnit;
+use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Unit;
@@ -62,7 +64,7 @@ final readonly class AmountInput implements Input
     {
         return [
             'description' => \sprintf('%s (%s)', $about, $this->possible->unit->symbol()),
-            'type' => 'number',
+            'type' => $this->possible->unit instanceof CountUnit ? 'integer' : 'number',
             'minimum' => $this->possible->least,
             'maximum' => $this->possible->most,
         ] + (null === $this->default ? [] : ['default' => $this->default]);
@@ -81,7 +83,11 @@ final readonly class AmountInput implements Input
             throw new UnreadableInput(\sprintf('%s %s, allowed %s to %s.', $number, $this->possible->unit->symbol(), $this->possible->least, $this->possible->most));
         }
 
-        return $this->measure->quantity()::of((float) $number, $this->possible->unit);
+        try {
+            return $this->measure->quantity()::of((float) $number, $this->possible->unit);
+        } catch (ImpossibleAmount $impossible) {
+            throw new UnreadableInput(lcfirst($impossible->getMessage()));
+        }
     }
 
     public function write(mixed $value): ?float

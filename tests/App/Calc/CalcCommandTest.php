@@ -18,7 +18,7 @@ final class CalcCommandTest extends KernelTestCase
         yield 'settling' => ['settling', ['height_mm' => 100, 'drop_um' => 50], 'seconds', 147, 0.5];
         yield 'water shift' => ['water-shift', ['fuel_ml' => 90, 'water_ml' => 10, 'aqueous_ml' => 18.3], 'corrected', 0.0996, 0.0001];
         yield 'water tolerance' => ['water-tolerance', ['celsius' => 15.6, 'tank_ml' => 3785.41], 'water_ml', 3.8 * 4.929, 0.1];
-        yield 'fuel in oil' => ['fuel-in-oil', ['mark_ml' => 950, 'drained_ml' => 1000], 'viscosity_40_cst', 56, 0.35];
+        yield 'fuel in oil' => ['fuel-in-oil', ['mark_ml' => 950, 'drained_ml' => 1000, 'left_ml' => 0], 'viscosity_40_cst', 56, 0.35];
         yield 'fuel over the mark' => ['fuel-over-mark', ['mark_ml' => 500, 'over_mm' => 10, 'ml_per_mm' => 12.5], 'dilution', 0.2, 1e-9];
         yield 'flush plan' => ['flush-plan', ['dilution' => 0.4, 'left_share' => 0.3, 'mark_ml' => 600], 'changes', 3, 0];
         yield 'jet' => ['jet', ['bore_mm' => 0.4064], 'next_drill_flow', 1.266, 0.0005];
@@ -28,7 +28,7 @@ final class CalcCommandTest extends KernelTestCase
         yield 'compression' => ['compression', ['altitude_m' => 1500, 'gauge_psi' => 83.45], 'sea_level_psi', 100, 0.05];
         yield 'leak-down' => ['leak-down', ['regulated_psi' => 100, 'cylinder_psi' => 60], 'leak', 0.4, 1e-9];
         yield 'pull log' => ['pull-log', ['thrown_ml' => [8, 4, 0]], 'thrown_in_all_ml', 12, 1e-9];
-        yield 'valve lash' => ['valve-lash', ['measured_mm' => 0.05], 'to_middle_mm', 0.1, 1e-9];
+        yield 'valve lash' => ['valve-lash', ['measured_mm' => 0.05], 'to_middle_mm', 0.09, 1e-9];
         yield 'coil gap' => ['coil-gap', ['measured_mm' => 0.254], 'thou', 10, 1e-6];
         yield 'plug gap' => ['plug-gap', ['measured_mm' => 0.762], 'thou', 30, 1e-6];
         yield 'coil' => ['coil', ['good_kohm' => 4, 'suspect_kohm' => 3], 'difference', -0.25, 1e-9];
@@ -39,6 +39,7 @@ final class CalcCommandTest extends KernelTestCase
         yield 'inlet flow' => ['inlet-flow', ['bucket_ml' => 18927.06, 'seconds' => 90, 'gal_per_min' => 3], 'margin', 1.111, 0.001];
         yield 'stabilizer' => ['stabilizer', ['fuel_ml' => 5000, 'label_dose_ml' => 30, 'label_fuel_ml' => 10000], 'measure_ml', 15, 1e-9];
         yield 'season oil' => ['season-oil', ['coldest_celsius' => -10, 'mark_ml' => 600], 'fill_ml', 600, 1e-9];
+        yield 'needle by a hand gauge' => ['needle-gauge', ['lifts_psi' => 7.5, 'seats_psi' => 6.4, 'after_minute_psi' => 5.9], 'loss_psi_per_min', 0.5, 1e-9];
         yield 'needle trace' => ['needle-trace', ['csv' => self::needle()], 'pop_off_psi', 7.5, 0.3];
         yield 'speed trace' => ['speed-trace', ['csv' => "t [s],f [Hz]\n".implode("\n", array_map(static fn (int $n): string => 0.1 * $n.',60', range(0, 200)))], 'mean_rpm', 3600, 0.1];
         yield 'nozzle' => ['nozzle', ['gal_per_min' => 3, 'psi' => 2500], 'size', 3.79, 0.005];
@@ -85,6 +86,7 @@ final class CalcCommandTest extends KernelTestCase
         yield 'of each kind of input' => [['name' => 'pull-log', '--in' => '{"thrown_ml":[1,-2],"liquid":"milk"}'], ['/thrown_ml: -2 mL, allowed 0 to 500.', '/liquid: one of gas, oil, mixture is wanted.']];
         yield 'a list where one is wanted' => [['name' => 'jet-enlarging', '--in' => '{"bore_mm":[0.7],"done":["swept"]}'], ['/bore_mm: a number is wanted.', '/done: some of everything_cleaned, gaskets_tight, needle_tested are wanted.']];
         yield 'a series with its line' => [['name' => 'needle-trace', '--in' => '{"csv":"t [s],p [psi]\\n0,1\\nx,y"}'], ['/csv: Line 3 is no time and value: "x,y".']];
+        yield 'a drill between two numbers' => [['name' => 'jet', '--in' => '{"drill":77.6}'], ['/drill: 77.6 is not a whole number.']];
         yield 'possible alone, impossible together' => [['name' => 'water-shift', '--in' => '{"fuel_ml":90,"water_ml":10,"aqueous_ml":5}'], ['/: The lower layer reads 5 mL, less than the 10 mL of water poured in.']];
     }
 
@@ -99,6 +101,51 @@ final class CalcCommandTest extends KernelTestCase
         self::assertSame(2, $tester->execute($arguments, ['capture_stderr_separately' => true]));
         self::assertSame('', $tester->getDisplay());
         self::assertSame($lines, explode("\n", trim($tester->getErrorOutput())));
+    }
+
+    public function testReadsStandardInput(): void
+    {
+        $tester = self::tester();
+        $tester->setInputs(['{"fuel_ml":1000,"parts_to_one":50}']);
+        self::assertSame(0, $tester->execute(['name' => 'premix', '--in' => '-']));
+        self::assertStringContainsString('"measure_ml": 20', $tester->getDisplay());
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string}> what once misled: calculation, inputs, verdict */
+    public static function misled(): iterable
+    {
+        yield 'a twin, one cylinder wet' => ['hydrolock', ['displacement_cc' => 700, 'liquid_ml' => 60], 'locked'];
+        yield 'near the lock, by a typical ratio' => ['hydrolock', ['displacement_cc' => 160, 'liquid_ml' => 19], 'may_lock'];
+        yield 'an even level is not clean' => ['fuel-in-oil', ['mark_ml' => 600, 'drained_ml' => 540], 'cannot_tell'];
+        yield 'below the mark is reckoned' => ['fuel-in-oil', ['mark_ml' => 600, 'drained_ml' => 400], 'below_mark'];
+        yield 'measured, it is clean' => ['fuel-in-oil', ['mark_ml' => 600, 'drained_ml' => 560, 'left_ml' => 40, 'error_ml' => 5], 'clean'];
+        yield 'leak-down at the edge of good' => ['leak-down', ['cylinder_psi' => 90.2, 'error_psi' => 2], 'between'];
+        yield 'heard at the muffler, not yet too much' => ['leak-down', ['cylinder_psi' => 78, 'hiss' => 'muffler'], 'worn_heard'];
+        yield 'compression at the edge of good' => ['compression', ['gauge_psi' => 89, 'release' => 'not_fitted'], 'between'];
+        yield 'a coil at the limit' => ['coil', ['good_kohm' => 4, 'suspect_kohm' => 3.42], 'at_limit'];
+        yield 'a bucket that cannot tell' => ['inlet-flow', ['bucket_ml' => 18927, 'seconds' => 98, 'gal_per_min' => 3], 'may_be_short'];
+        yield 'rated for another frequency' => ['alternator', ['rpm' => 3735, 'loaded_rpm' => 3600, 'band_percent' => 1, 'rated_hz' => 50], 'off_rated'];
+        yield 'faster under load' => ['alternator', ['rpm' => 3600, 'loaded_rpm' => 3650, 'band_percent' => 1], 'faster_loaded'];
+        yield 'exactly at the limits of a class' => ['alternator', ['rpm' => 3780, 'loaded_rpm' => 3600, 'band_percent' => 1.5], 'class'];
+        yield 'half a range' => ['valve-lash', ['measured_mm' => 0.25, 'spec_least_mm' => 0.2], 'half_known'];
+        yield 'intake and exhaust apart' => ['valve-lash', ['measured_mm' => 0.1, 'exhaust_mm' => 0.3], 'both'];
+        yield 'colder than any oil cranks' => ['season-oil', ['coldest_celsius' => -45, 'mark_ml' => 600], 'too_cold'];
+        yield 'an eighth is an eighth' => ['blade-track', ['one_side_mm' => 10, 'other_side_mm' => 13.175, 'rule_error_mm' => 0], 'true'];
+        yield 'two steps at once' => ['jet-enlarging', ['bore_mm' => 0.4, 'to_mm' => 0.51, 'school' => 'next_size_up', 'done' => ['everything_cleaned', 'gaskets_tight', 'needle_tested']], 'too_far'];
+        yield 'a stiff oil in a great cold' => ['fuel-in-oil', ['mark_ml' => 600, 'drained_ml' => 900, 'oil_cst_40' => 900, 'oil_cst_100' => 60, 'start_celsius' => -40], 'change_flush_cure'];
+        yield 'nothing costs anything' => ['repair', ['wage_per_hour' => 0, 'comeback_cost' => 0, 'clean_parts' => 0, 'kit_parts' => 0, 'replace_parts' => 0], 'toss_up'];
+    }
+
+    /** @param array<string, mixed> $inputs */
+    #[DataProvider('misled')]
+    public function testWhatOnceMisledNoLongerDoes(string $name, array $inputs, string $verdict): void
+    {
+        $tester = self::tester();
+        $tester->execute(['name' => $name, '--in' => json_encode($inputs, \JSON_THROW_ON_ERROR)]);
+        $result = json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($result);
+        self::assertIsArray($result['out']);
+        self::assertSame($verdict, $result['out']['verdict']);
     }
 
     /** Pumped to 7.5 psi in three seconds, seated at 6.4, held a minute. */

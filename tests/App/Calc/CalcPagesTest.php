@@ -101,7 +101,7 @@ final class CalcPagesTest extends ShedTestCase
     {
         $this->signIn();
         $this->browser->request('GET', '/bench/valve-lash?measured_mm=6+thou&spec_least_mm=0,1&spec_most_mm=0,2');
-        self::assertSelectorTextContains('.verdict h2', 'In range, 0.1 mm to 0.2 mm by the spec book.');
+        self::assertSelectorTextContains('.verdict h2', 'In range, 0.1 to 0.2 mm (3.9 to 7.9 thou) by the spec book.');
         $this->browser->request('GET', '/bench/pull-log?thrown_ml=8;+4,5;+0+mL&liquid=gas');
         self::assertSelectorTextContains('.verdict h2', 'Dry after 3 pulls and 12.5 mL');
         $this->browser->request('GET', '/bench/jet?bore_mm=0.70&wires_mm=0.3+0.6+0.45');

@@ -99,12 +99,14 @@ final class CalcTotalTest extends KernelTestCase
         [$least, $most] = [(float) (is_numeric($schema['minimum'] ?? null) ? $schema['minimum'] : 0), (float) (is_numeric($schema['maximum'] ?? null) ? $schema['maximum'] : 1)];
 
         // The ends are where things break; in between, small numbers as often as large ones.
-        return match ($random->int(1, 6)) {
+        $drawn = match ($random->int(1, 6)) {
             1 => $least,
             2 => $most,
             3 => $least + ($most - $least) * $random->float(0, 0.01),
             default => $random->float($least, $most),
         };
+
+        return 'integer' === $type ? (int) round($drawn) : $drawn;
     }
 
     /**

@@ -77,8 +77,17 @@ final class CompressionTest extends TestCase
         );
     }
 
-    private static function read(float $psi, float $metres, Release $release): Compression
+    public function testTheGaugesErrorIsJudgedBy(): void
     {
-        return Compression::read(Pressure::psi($psi), Length::of($metres, LengthUnit::Metre), $release);
+        // 88 psi with a gauge good to 3 is low or good.
+        $read = self::read(88, 0, Release::NotFitted, 3);
+        self::assertSame([CompressionVerdict::Low, CompressionVerdict::Good], [$read->worst(), $read->best()]);
+        $plain = self::read(120, 0, Release::NotFitted, 3);
+        self::assertSame([CompressionVerdict::Good, CompressionVerdict::Good], [$plain->worst(), $plain->best()]);
+    }
+
+    private static function read(float $psi, float $metres, Release $release, float $error = 0.0): Compression
+    {
+        return Compression::read(Pressure::psi($psi), Length::of($metres, LengthUnit::Metre), $release, Pressure::psi($error));
     }
 }

@@ -44,6 +44,25 @@ final class HydrolockTest extends TestCase
         self::assertNull(self::cylinder(160, 8.5, 21.4)->effectiveCompression());
     }
 
+    public function testATwinHasTwoCylinders(): void
+    {
+        self::assertSame(2, Hydrolock::usualCylinders(Volume::millilitres(700)));
+        self::assertSame(1, Hydrolock::usualCylinders(Volume::millilitres(420)));
+        // 60 mL in one of them: 350/7.5 is 46.7 mL of room.
+        self::assertTrue(self::cylinder(350, 8.5, 60)->isLocked());
+    }
+
+    public function testMayLockWithinWhatIsNotKnown(): void
+    {
+        $mower = static fn (float $liquid, float $error, float $ratioError): Hydrolock => Hydrolock::in(Volume::millilitres(160), Ratio::of(8.5, RatioUnit::ToOne), Volume::millilitres($liquid), Volume::millilitres($error), $ratioError);
+        // 21.3 mL of room; 18.8 with a ratio of 9.5.
+        self::assertTrue($mower(20.5, 1, 0)->mayLock());
+        self::assertFalse($mower(19, 1, 0)->mayLock());
+        self::assertTrue($mower(19, 0, 1)->mayLock());
+        self::assertFalse($mower(22, 1, 1)->mayLock(), 'it does');
+        self::assertFalse($mower(0, 30, 1)->mayLock(), 'there is nothing in it');
+    }
+
     public function testADrippingNeedleFillsItInHours(): void
     {
         // 21.33 mL at six drops of 0.025 mL a minute: 142 minutes.

@@ -36,6 +36,14 @@ final class LeakDownTest extends TestCase
         self::assertSame($band, $read->band());
     }
 
+    public function testNothingIsCalledGoodThatMayNotBe(): void
+    {
+        // 9.8 %, give or take 2.7.
+        $read = LeakDown::read(Pressure::psi(100), Pressure::psi(90.2), Pressure::psi(2));
+        self::assertEqualsWithDelta(0.027, $read->halfWidth->asFraction(), 0.0001);
+        self::assertSame([LeakDownBand::Good, LeakDownBand::Usable], [$read->bestBand(), $read->band()]);
+    }
+
     public function testBothGaugesErrorIsCarried(): void
     {
         // 1 psi on 100 for the one, 0.8 of it for the other: √(0.01² + 0.008²) = 0.0128.

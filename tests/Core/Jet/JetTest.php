@@ -8,8 +8,10 @@ use AwakeShed\Core\Jet\BeforeDrilling;
 use AwakeShed\Core\Jet\DrillingSchool;
 use AwakeShed\Core\Jet\JetBore;
 use AwakeShed\Core\Jet\JetEnlargement;
+use AwakeShed\Core\Jet\NumberDrills;
 use AwakeShed\Core\Jet\WireSet;
 use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Tests\Core\Refuses;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\TestCase;
@@ -46,7 +48,7 @@ final class JetTest extends TestCase
 
     public function testIsNeverOpenedBeforeEverythingElseIsDone(): void
     {
-        $weigh = static fn (DrillingSchool $school, BeforeDrilling ...$done): JetEnlargement => JetEnlargement::weigh(self::bore(0.70), self::bore(0.75), $school, array_values($done));
+        $weigh = static fn (DrillingSchool $school, BeforeDrilling ...$done): JetEnlargement => JetEnlargement::weigh(self::bore(0.70), self::bore(0.75), $school, array_values($done), self::bore(0.7112)->diameter);
         self::assertFalse($weigh(DrillingSchool::Never, ...BeforeDrilling::cases())->isAllowed());
         self::assertTrue($weigh(DrillingSchool::NextSizeUp, ...BeforeDrilling::cases())->isAllowed());
         foreach (BeforeDrilling::cases() as $left) {
@@ -56,9 +58,25 @@ final class JetTest extends TestCase
         }
     }
 
+    public function testNeverMoreThanOneStep(): void
+    {
+        $to = static fn (float $bore): JetEnlargement => JetEnlargement::weigh(self::bore(0.40), self::bore($bore), DrillingSchool::NextSizeUp, BeforeDrilling::cases(), Length::of(0.018, LengthUnit::Inch));
+        self::assertTrue($to(0.457)->isAllowed(), 'the next drill');
+        self::assertFalse($to(0.51)->isAllowed(), 'the one after it');
+        // A bore of 0.40 read to a hundredth may be the 78 drill of 0.406.
+        $drills = NumberDrills::shipped();
+        self::assertSame(77, $drills->nextAbove(Length::millimetres(0.40), Length::millimetres(0.01)));
+        self::assertSame(78, $drills->nextAbove(Length::millimetres(0.39), Length::millimetres(0.01)));
+    }
+
+    public function testTheErrorOfTheBoreIsTwiceThatOfTheFlow(): void
+    {
+        self::assertEqualsWithDelta(0.033, self::bore(0.70)->flowError(self::bore(0.75), Length::millimetres(0.01)), 0.001);
+    }
+
     public function testMoreFlowMakesTheMixtureRicherByAsMuch(): void
     {
-        $advice = JetEnlargement::weigh(self::bore(0.70), self::bore(0.75), DrillingSchool::Never, []);
+        $advice = JetEnlargement::weigh(self::bore(0.70), self::bore(0.75), DrillingSchool::Never, [], self::bore(0.7112)->diameter);
         self::assertEqualsWithDelta(1.148, $advice->flow, 0.0005);
         self::assertEqualsWithDelta(12.8, $advice->mixtureFrom(14.7), 0.01);
     }
@@ -66,9 +84,9 @@ final class JetTest extends TestCase
     public function testRefusesADrillThatDoesNotOpenIt(): void
     {
         self::assertRefused(
-            static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(0.70), DrillingSchool::Never, []),
-            static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(0.60), DrillingSchool::Never, []),
-            static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(1.00), DrillingSchool::Never, []),
+            static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(0.70), DrillingSchool::Never, [], self::bore(0.7112)->diameter),
+            static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(0.60), DrillingSchool::Never, [], self::bore(0.7112)->diameter),
+            static fn () => JetEnlargement::weigh(self::bore(0.70), self::bore(1.00), DrillingSchool::Never, [], self::bore(0.7112)->diameter),
             static fn () => WireSet::fromWires([Length::millimetres(0)]),
         );
     }

@@ -6,7 +6,6 @@ namespace AwakeShed\Tests\Core\Oil;
 
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\DilutionBand;
-use AwakeShed\Core\Oil\ImpossibleDilution;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Volume;
@@ -52,12 +51,33 @@ final class DilutionTest extends TestCase
         self::assertEqualsWithDelta(($read(710) - $read(690)) / 2, $dilution->halfWidth, 1e-4);
     }
 
-    public function testLessThanTheMarkSaysNothingOfGasoline(): void
+    public function testWhereNobodyMeasuredItATenthClings(): void
     {
+        $dilution = Dilution::drained(Volume::millilitres(600), Volume::millilitres(840), null, Volume::zero());
+        self::assertEqualsWithDelta(300 / 900, $dilution->fraction, 1e-9);
+        // Half of the tenth, 30 mL, times 600/900².
+        self::assertEqualsWithDelta(30 * 600 / 900 ** 2, $dilution->halfWidth, 1e-9);
+    }
+
+    public function testIsCleanOnlyWhereTheWholeIntervalIs(): void
+    {
+        $even = static fn (float $error): Dilution => Dilution::drained(Volume::millilitres(600), Volume::millilitres(560), Volume::millilitres(40), Volume::millilitres($error));
+        self::assertTrue($even(5)->isClean());
+        // 20 mL of gas would be 3 %: a change.
+        self::assertFalse($even(20)->isClean());
+        self::assertSame(0.0, $even(20)->fraction);
+        self::assertEqualsWithDelta(0.033, $even(20)->most(), 0.001);
+    }
+
+    public function testLessThanTheMarkIsReckonedAndSaysNothingOfGasoline(): void
+    {
+        $low = Dilution::drained(Volume::millilitres(550), Volume::millilitres(400), Volume::zero(), Volume::millilitres(10));
+        self::assertTrue($low->isBelowMark);
+        self::assertFalse($low->isClean());
+        self::assertSame(0.0, $low->fraction);
+        self::assertEqualsWithDelta(400.0, $low->contents->inMillilitres(), 1e-9);
         // Within the reading error it is simply at the mark.
-        self::assertSame(0.0, Dilution::drained(Volume::millilitres(550), Volume::millilitres(545), Volume::zero(), Volume::millilitres(10))->fraction);
-        $this->expectException(ImpossibleDilution::class);
-        Dilution::drained(Volume::millilitres(550), Volume::millilitres(400), Volume::zero(), Volume::millilitres(10));
+        self::assertFalse(Dilution::drained(Volume::millilitres(550), Volume::millilitres(545), Volume::zero(), Volume::millilitres(10))->isBelowMark);
     }
 
     public function testRefusesWhatNoCrankcaseHolds(): void

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Trace;
 
+use AwakeShed\Core\Trace\NeedleReading;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\NeedleVerdict;
 use AwakeShed\Core\Trace\Series;
+use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 use AwakeShed\Tests\Core\Refuses;
@@ -73,7 +75,50 @@ final class NeedleTraceTest extends TestCase
 
     public function testReseatingLowIsNoSeal(): void
     {
-        self::assertSame(NeedleVerdict::Marginal, NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, seat: 4.0)))->verdict);
+        self::assertSame(NeedleVerdict::HoldsTooLow, NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, seat: 4.0)))->verdict);
+    }
+
+    public function testLiftingAtTwentyIsNoSeal(): void
+    {
+        self::assertSame(NeedleVerdict::LiftsHigh, NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, pop: 20)))->verdict);
+    }
+
+    public function testWhatRisesWhileItIsLeftAloneIsNoSeal(): void
+    {
+        // Half a psi in a minute, upward.
+        self::assertSame(NeedleVerdict::Rises, NeedleTrace::fromPressures(Shapes::series(Shapes::needle(20, decay: -0.5 / 60 / 6.4)))->verdict);
+    }
+
+    public function testThePeakIsAsSampled(): void
+    {
+        [$times, $values] = Shapes::needle(20, noise: 0.0);
+        $trace = NeedleTrace::fromPressures(Series::fromSamples($times, $values));
+        self::assertEqualsWithDelta(PressureUnit::Psi->fromSi(max([0.0, ...$values])), $trace->peak->inPsi(), 1e-9);
+    }
+
+    /** @return iterable<string, array{float|null, float, float, NeedleVerdict}> lifts, seats, after a minute in psi */
+    public static function gauged(): iterable
+    {
+        yield 'as it should' => [7.5, 6.5, 6.4, NeedleVerdict::Seals];
+        yield 'slow' => [7.5, 6.5, 6.0, NeedleVerdict::Marginal];
+        yield 'leaks' => [7.5, 6.5, 3.0, NeedleVerdict::Leaks];
+        yield 'too low' => [7.5, 4.0, 4.0, NeedleVerdict::HoldsTooLow];
+        yield 'too stiff' => [20.0, 7.0, 7.0, NeedleVerdict::LiftsHigh];
+        yield 'rises' => [7.5, 6.0, 7.0, NeedleVerdict::Rises];
+        yield 'not seen to lift' => [null, 6.5, 6.5, NeedleVerdict::HoldsPopOffUnknown];
+    }
+
+    #[DataProvider('gauged')]
+    public function testAHandGaugeIsJudgedAsARecordingIs(?float $lifts, float $seats, float $after, NeedleVerdict $verdict): void
+    {
+        $read = NeedleReading::byGauge(null === $lifts ? null : Pressure::psi($lifts), Pressure::psi($seats), Pressure::psi($after), Pressure::psi(0.1));
+        self::assertSame($verdict, $read->verdict(Pressure::psi(NeedleReading::STRICT_LOSS_PSI)));
+    }
+
+    public function testRefusesASeatAboveTheLift(): void
+    {
+        $this->expectException(ImpossibleAmount::class);
+        NeedleReading::byGauge(Pressure::psi(6), Pressure::psi(7), Pressure::psi(7), Pressure::psi(0.1));
     }
 
     public function testOneThatDropsAllAtOnceLeaks(): void

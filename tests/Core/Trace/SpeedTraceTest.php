@@ -36,6 +36,34 @@ final class SpeedTraceTest extends TestCase
         self::assertEqualsWithDelta($beat, $trace->beat?->inSeconds(), 0.04 * $beat);
     }
 
+    public function testASwingSampledFiveTimesASecondIsNotSteady(): void
+    {
+        $hunt = static fn (float $beat, float $rate, float $depth, float $seconds = 40): SpeedTrace => SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed($rate, $seconds, static fn (float $t): float => 3150 * (1 + $depth * sin(2 * \M_PI * $t / $beat)), noise: 0)));
+        foreach ([0.5, 0.7, 1.0, 2.0] as $beat) {
+            self::assertNotSame(SpeedVerdict::Steady, $hunt($beat, 5, 0.04)->verdict, "$beat s at 5 a second");
+            self::assertNotSame(SpeedVerdict::Steady, $hunt($beat, 10, 0.04)->verdict, "$beat s at 10 a second");
+        }
+        // Ten samples a second catch the tips of a beat of half a second to a fifth.
+        self::assertSame(SpeedVerdict::Hunts, $hunt(0.5, 10, 0.04)->verdict);
+        self::assertGreaterThan(0.064, $hunt(0.5, 10, 0.04)->swing);
+    }
+
+    public function testTooSlowlySampledToBeCalledSteady(): void
+    {
+        $slow = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(5, 40, static fn (float $t): float => $t < 20 ? 3735.0 : 3600.0, noise: 6)));
+        self::assertSame(SpeedVerdict::SampledTooSlowly, $slow->verdict);
+        self::assertNull($slow->verdict->outcome());
+        self::assertEqualsWithDelta(0.8, $slow->shortestSeen->inSeconds(), 1e-6);
+        self::assertEqualsWithDelta(3.75, $slow->droop(), 0.1);
+        self::assertNull($slow->performanceClass(), 'the band may have fallen between the samples');
+    }
+
+    public function testDroopIsOfTheRatedSpeed(): void
+    {
+        $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(50, 40, static fn (float $t): float => $t < 20 ? 3735.0 : 3555.0, noise: 6)), null, ShaftSpeed::of(3600, SpeedUnit::Rpm));
+        self::assertEqualsWithDelta(5.0, $trace->droop(), 0.02);
+    }
+
     public function testASteadyEngineHasNoHunt(): void
     {
         $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 40, static fn (): float => 3150.0, noise: 20)));

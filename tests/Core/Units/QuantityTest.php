@@ -34,7 +34,7 @@ final class QuantityTest extends TestCase
     /** @return iterable<string, array{class-string<Quantity>}> */
     public static function dimensions(): iterable
     {
-        foreach ([Volume::class, Length::class, Temperature::class, Duration::class, CalendarSpan::class, Ratio::class, ShaftSpeed::class, Pressure::class, VolumeFlow::class, Frequency::class, Share::class, Resistance::class, Count::class, Money::class] as $dimension) {
+        foreach ([Volume::class, Length::class, Temperature::class, Duration::class, CalendarSpan::class, Ratio::class, ShaftSpeed::class, Pressure::class, VolumeFlow::class, Frequency::class, Share::class, Resistance::class, Money::class] as $dimension) {
             yield $dimension => [$dimension];
         }
     }
@@ -53,6 +53,13 @@ final class QuantityTest extends TestCase
                 }
             }
         }
+    }
+
+    public function testThingsAreCountedWhole(): void
+    {
+        self::assertSame(78.0, Count::each(78)->inEach());
+        $this->expectException(ImpossibleAmount::class);
+        Count::each(77.6);
     }
 
     public function testRefusesWhatIsNoNumber(): void
