@@ -90,7 +90,8 @@ final readonly class AssessmentFormat
             return [];
         }
         try {
-            $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres((float) $measured['drained_ml']), null, Volume::millilitres(10));
+            // Of what drained alone, so the least it can have been: the format says nothing of what clung.
+            $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres((float) $measured['drained_ml']), Volume::zero(), Volume::millilitres(10));
         } catch (Refusal) {
             // More than any crankcase of ours holds was written down.
             return [];

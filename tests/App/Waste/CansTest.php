@@ -18,7 +18,7 @@ final class CansTest extends ShedTestCase
         $this->signIn();
         $page = $this->browser->request('GET', '/waste');
         $this->assertSays('No can has a name yet.');
-        $this->browser->submit($page->selectButton('Put it up')->form(['name' => 'Red can by the door', 'stream' => 'stale_gasoline', 'litres' => '2,5']));
+        $this->browser->submit($page->selectButton('Put it up')->form(['name' => 'Red can by the door', 'stream' => 'stale_gasoline', 'volume' => '2,5 L']));
         self::assertResponseRedirects('/waste');
         $job = $this->job();
         $this->pour($job, 1500);
@@ -67,13 +67,13 @@ final class CansTest extends ShedTestCase
         $this->signIn();
         $page = $this->browser->request('GET', '/waste');
         foreach ([['', '5'], ['Blue', 'lots'], ['Blue', '9000']] as [$name, $litres]) {
-            $page = $this->browser->submit($page->selectButton('Put it up')->form(['name' => $name, 'litres' => $litres]));
+            $page = $this->browser->submit($page->selectButton('Put it up')->form(['name' => $name, 'volume' => $litres]));
             self::assertResponseStatusCodeSame(422);
-            self::assertSelectorExists(\sprintf('#can-litres[value="%s"]', $litres));
+            self::assertSelectorExists(\sprintf('#can-volume[value="%s"]', $litres));
         }
         self::assertSame([], $this->fills());
         $this->signIn(Role::Apprentice);
-        $this->post('/waste/cans', ['name' => 'Blue', 'stream' => 'solvent', 'litres' => '5']);
+        $this->post('/waste/cans', ['name' => 'Blue', 'stream' => 'solvent', 'volume' => '5']);
         self::assertResponseStatusCodeSame(403);
     }
 
