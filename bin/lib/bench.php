@@ -32,7 +32,9 @@ $number = static function (string $sql) use ($database): int {
 };
 
 $curl = curl_init();
-curl_setopt_array($curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_ENCODING => 'gzip', \CURLOPT_FOLLOWLOCATION => true]);
+curl_setopt_array($curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_ENCODING => 'gzip', \CURLOPT_FOLLOWLOCATION => true,
+    // Forms are taken from pages of the same origin only, as a browser says with each.
+    \CURLOPT_HTTPHEADER => ['Origin: '.$address]]);
 
 /**
  * @param array<string, string>|null $post
@@ -146,10 +148,10 @@ $many = 'seq_1_to_'.MANY;
 $database->executeStatement("INSERT INTO machine (id, kind, label, owner_name, owner_contact, cycle, extras)
     SELECT $first + seq, ELT(1 + seq % 7, 'mower', 'ride_on_mower', 'snowblower', 'generator', 'inverter_generator', 'pressure_washer', 'two_stroke_hand_tool'),
     CONCAT('Seeded machine ', seq), CONCAT('Cabin ', seq % 700), '', 'four_stroke', '[]' FROM $many");
-$database->executeStatement("INSERT INTO job (id, machine_id, taken_in_by_id, taken_in_at, wanted_by, due, kind, search_text, remarks, schools, extras, stand, waits_for)
+$database->executeStatement("INSERT INTO job (id, machine_id, taken_in_by_id, taken_in_at, wanted_by, due, kind, search_text, remarks, schools, extras, stand, waits_for, is_demo)
     SELECT $first + seq, $first + seq, $member, NOW() - INTERVAL seq MINUTE, CURDATE() + INTERVAL seq % 300 DAY, CURDATE() + INTERVAL seq % 300 DAY,
     (SELECT kind FROM machine WHERE machine.id = $first + seq), CONCAT('seeded machine ', seq, ' · cabin ', seq % 700), '', '[]', '[]',
-    ELT(1 + seq % 5, 'taken_in', 'stopped', 'at_gates', 'at_fuel', 'ready'), 'look.oil_level' FROM $many");
+    ELT(1 + seq % 5, 'taken_in', 'stopped', 'at_gates', 'at_fuel', 'proving'), 'look.oil_level', 0 FROM $many");
 $entry = $number('SELECT MAX(id) FROM entry');
 $database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, content_kind, content)
     SELECT $entry + job.seq * 6 + n.seq, $first + job.seq, $member, NOW(), 'observation', 'bench', 0, 'observed', JSON_OBJECT('events', JSON_ARRAY(JSON_OBJECT(

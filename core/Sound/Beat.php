@@ -7,34 +7,14 @@ namespace AwakeShed\Core\Sound;
 /**
  * The beat of an engine in its sound, over time.
  *
- * Firing repeats itself, so its sound is a comb of lines at whole multiples of the beat. Each second or so of sound is
- * asked, for every beat it might have, how much louder the lines of its comb are than what lies a half and a third of the
- * way between them: the one asks whether the beat is twice too quick, the other whether it is three times. A smooth path
- * through the answers is the beat over time; how strong the path is an octave away says whether another reading fits.
+ * Each second or so of sound is asked how well the comb of every beat fits it ({@see Combs}). A smooth path through the
+ * answers is the beat over time; how strong the path is an octave away says whether another reading fits, and a second
+ * path, whether another machine is heard.
  */
 final readonly class Beat
 {
-    /** Hz: 600 rpm of a single four-stroke, and 15 000 rpm of a two-stroke. */
-    private const SLOWEST = 5.0;
-    private const QUICKEST = 250.0;
-
-    /** From one candidate to the next. */
-    private const STEP = 1.006;
-
-    /** Lines of a comb that are looked at. */
-    private const LINES = 12;
-
-    /** Hz; above it little of an engine's beat is left. */
-    private const HIGHEST_LINE = 900.0;
-
     /** Two to the power of it samples a stretch, about a second, and the next begins half of it on. */
     private const STRETCH_BITS = 11;
-
-    /** Hz to either side from which a line's ground is taken. */
-    private const GROUND_WIDTH = 40.0;
-
-    /** Natural logarithm of power over the ground; louder counts no more, or one hum would be a comb. */
-    private const LOUDEST = 3.0;
 
     /** Candidates a path may move by from one stretch to the next: nine per cent. */
     private const MOST_MOVE = 15;
@@ -42,18 +22,27 @@ final readonly class Beat
 
     private const OCTAVES = ['half' => 0.5, 'twice' => 2.0, 'third' => 1 / 3, 'thrice' => 3.0];
 
-    /** Beats nearer to one another than this are one. */
-    private const SAME = 0.05;
+    /** A line no louder than this many times the ground is chance. */
+    private const OVER_GROUND = 4.0;
+
+    /** Natural logarithm of power over the ground, and places to either side that are its ground: a tone that never stops. */
+    private const HUM_FROM = 3.5;
+    private const HUM_GROUND = 12;
+    private const MOST_HUMS = 4;
+
+    /** No path goes there. */
+    private const NEVER = -10.0;
 
     /**
-     * @param list<float> $times    s, the middle of each stretch
-     * @param list<float> $beats    Hz
-     * @param float       $strength of the path: how far, on the average, its lines stand out
-     * @param array<string, float> $octaves strength of the path at half, twice, a third and thrice its beat, by the factor
-     * @param float       $rival    strength of the strongest comb that is none of these
-     * @param float       $rivalBeat Hz
+     * @param list<float>          $times    s, the middle of each stretch
+     * @param list<float>          $beats    Hz
+     * @param float                $strength of the path: how far, on the average, its lines stand out
+     * @param array<string, float> $octaves  strength of the path at half, twice, a third and thrice its beat, by the factor
+     * @param list<float>          $rivals   Hz, of the strongest comb that is none of these
+     * @param float                $loudness of that comb as a share of this one's
+     * @param list<float>          $hums     Hz, steady tones that are no lines of it
      */
-    private function __construct(public array $times, public array $beats, public float $strength, public array $octaves, public float $rival, public float $rivalBeat)
+    private function __construct(public array $times, public array $beats, public float $strength, public array $octaves, public array $rivals, public float $loudness, public array $hums)
     {
     }
 
@@ -61,132 +50,39 @@ final readonly class Beat
     {
         $spectrum = Spectrum::ofSize(self::STRETCH_BITS);
         $width = $sound->rate / $spectrum->size;
-        $candidates = self::candidates();
         $hop = intdiv($spectrum->size, 2);
         $count = max(1, intdiv(\count($sound->samples) - $hop, $hop));
         $scores = [];
+        $powers = [];
         $times = [];
-        $combs = self::combs($candidates, $width, $spectrum->size);
+        $combs = Combs::over($width, $spectrum->size);
         for ($n = 0; $n < $count; $n += 2) {
             foreach ($spectrum->powers($sound->samples, $n * $hop, ($n + 1) * $hop) as $which => $power) {
                 if ($n + $which < $count) {
-                    $scores[] = self::scored(self::standingOut($power, $width), $combs);
+                    $powers[] = $power;
+                    $scores[] = $combs->scored($power);
                     $times[] = (($n + $which) * $hop + $hop) / $sound->rate;
                 }
             }
         }
+        \assert([] !== $scores, 'A sound of a second has a stretch.');
         $path = self::path($scores);
 
-        return self::judged($times, $candidates, $scores, $path);
-    }
-
-    /** @return list<float> Hz */
-    private static function candidates(): array
-    {
-        $candidates = [];
-        for ($beat = self::SLOWEST; $beat <= self::QUICKEST; $beat *= self::STEP) {
-            $candidates[] = $beat;
-        }
-
-        return $candidates;
+        return self::judged($times, $combs->beats, $scores, $path, $powers, $width);
     }
 
     /**
-     * Where the lines of each candidate fall, and what lies between them, as places of the spectrum.
+     * @param non-empty-list<non-empty-list<float>> $scores by stretch and candidate
      *
-     * @param list<float> $candidates
-     *
-     * @return list<array{list<int>, list<int>, list<int>}> lines, halves, thirds
-     */
-    private static function combs(array $candidates, float $width, int $size): array
-    {
-        $place = static fn (float $frequency): int => min($size / 2 - 1, (int) round($frequency / $width));
-        $combs = [];
-        foreach ($candidates as $beat) {
-            $lines = $halves = $thirds = [];
-            for ($k = 1; $k <= self::LINES && $k * $beat <= self::HIGHEST_LINE; ++$k) {
-                $lines[] = $place($k * $beat);
-                $halves[] = $place(($k - 0.5) * $beat);
-                $thirds[] = $place(($k - 1 / 3) * $beat);
-                $thirds[] = $place(($k - 2 / 3) * $beat);
-            }
-            $combs[] = [$lines, $halves, $thirds];
-        }
-
-        return $combs;
-    }
-
-    /**
-     * How far each place of a spectrum stands out from its surroundings; what is the loudest about it is seen from its
-     * neighbours too, so that a line between two places is not lost.
-     *
-     * @param list<float> $power
-     *
-     * @return list<float>
-     */
-    private static function standingOut(array $power, float $width): array
-    {
-        $count = \count($power);
-        $logs = [];
-        $sums = [0.0];
-        $sum = 0.0;
-        foreach ($power as $value) {
-            $log = log($value + 1e-12);
-            $logs[] = $log;
-            $sums[] = $sum += $log;
-        }
-        $reach = max(4, (int) round(self::GROUND_WIDTH / $width));
-        $out = [];
-        foreach ($logs as $n => $log) {
-            $from = max(0, $n - $reach);
-            $to = min($count, $n + $reach + 1);
-            $here = max($log, $logs[$n - 1] ?? $log, $logs[$n + 1] ?? $log);
-            $out[] = min(self::LOUDEST, $here - ($sums[$to] - $sums[$from]) / ($to - $from));
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param list<float>                                  $out
-     * @param list<array{list<int>, list<int>, list<int>}> $combs
-     *
-     * @return list<float> by candidate
-     */
-    private static function scored(array $out, array $combs): array
-    {
-        $scores = [];
-        foreach ($combs as [$lines, $halves, $thirds]) {
-            $loud = $half = $third = 0.0;
-            foreach ($lines as $n) {
-                $loud += $out[$n];
-            }
-            foreach ($halves as $n) {
-                $half += $out[$n];
-            }
-            foreach ($thirds as $n) {
-                $third += $out[$n];
-            }
-            $count = \count($lines);
-            $scores[] = ($loud - max($half, $third / 2)) / $count;
-        }
-
-        return $scores;
-    }
-
-    /**
-     * @param list<list<float>> $scores by stretch and candidate
-     *
-     * @return list<int> the candidate of each stretch on the best smooth path (published: Viterbi 1967)
+     * @return non-empty-list<int> the candidate of each stretch on the best smooth path (published: Viterbi 1967)
      */
     private static function path(array $scores): array
     {
         $best = $scores[0];
         $from = [];
-        $count = \count($best);
         for ($t = 1; $t < \count($scores); ++$t) {
             $next = $back = [];
-            for ($n = 0; $n < $count; ++$n) {
+            foreach ($scores[$t] as $n => $score) {
                 $top = $best[$n];
                 $at = $n;
                 for ($move = 1; $move <= self::MOST_MOVE; ++$move) {
@@ -200,13 +96,13 @@ final readonly class Beat
                         $at = $n + $move;
                     }
                 }
-                $next[] = $top + $scores[$t][$n];
+                $next[] = $top + $score;
                 $back[] = $at;
             }
             $best = $next;
             $from[] = $back;
         }
-        $path = [(int) array_search(max([0.0, ...$best]) ?: max($best), $best, true)];
+        $path = [(int) array_search(max($best), $best, true)];
         for ($t = \count($from) - 1; $t >= 0; --$t) {
             array_unshift($path, $from[$t][$path[0]]);
         }
@@ -215,38 +111,54 @@ final readonly class Beat
     }
 
     /**
-     * @param list<float>       $times
-     * @param list<float>       $candidates
-     * @param list<list<float>> $scores
-     * @param list<int>         $path
+     * @param list<float>                           $times
+     * @param list<float>                           $candidates
+     * @param non-empty-list<non-empty-list<float>> $scores
+     * @param non-empty-list<int>                   $path
+     * @param list<list<float>>                     $powers     of each stretch
+     * @param float                                 $width      of a place of them, Hz
      */
-    private static function judged(array $times, array $candidates, array $scores, array $path): self
+    private static function judged(array $times, array $candidates, array $scores, array $path, array $powers, float $width): self
     {
         $strength = self::strength($scores, $path, 0);
         $octaves = [];
         foreach (self::OCTAVES as $name => $factor) {
-            $octaves[$name] = self::strength($scores, $path, (int) round(log($factor) / log(self::STEP)));
+            $octaves[$name] = self::strength($scores, $path, Combs::steps($factor));
         }
-        $middle = $candidates[$path[intdiv(\count($path), 2)]];
-        $means = array_fill(0, \count($candidates), 0.0);
-        foreach ($scores as $row) {
-            foreach ($row as $n => $score) {
-                $means[$n] += $score / \count($scores);
-            }
-        }
-        [$rival, $rivalBeat] = [0.0, 0.0];
-        foreach ($candidates as $n => $beat) {
-            if ($means[$n] > $rival && !self::isRelated($beat / $middle)) {
-                [$rival, $rivalBeat] = [$means[$n], $beat];
-            }
-        }
+        $others = array_map(
+            static fn (array $row, int $there): array => array_map(static fn (float $score, int $n): float => Combs::isRelated($n - $there) ? self::NEVER : $score, $row, array_keys($row)),
+            $scores,
+            $path,
+        );
+        $second = self::path($others);
+        [$first, $other] = [self::beats($candidates, $path), self::beats($candidates, $second)];
+        $loudness = self::loudness($powers, $first, $other, $width);
 
-        return new self($times, array_map(static fn (int $n): float => $candidates[$n], $path), $strength, $octaves, $rival, $rivalBeat);
+        return new self(
+            $times,
+            $first,
+            $strength,
+            $octaves,
+            $other,
+            $loudness > 0.0 ? self::loudness($powers, $other, $first, $width) / $loudness : \INF,
+            self::hums($powers, $first, $width),
+        );
     }
 
     /**
-     * @param list<list<float>> $scores
-     * @param list<int>         $path
+     * @param list<float>         $candidates
+     * @param non-empty-list<int> $path
+     *
+     * @return non-empty-list<float> Hz
+     */
+    private static function beats(array $candidates, array $path): array
+    {
+        return array_map(static fn (int $n): float => $candidates[$n], $path);
+    }
+
+    /**
+     * @param non-empty-list<non-empty-list<float>> $scores
+     * @param non-empty-list<int>                   $path
      */
     private static function strength(array $scores, array $path, int $shift): float
     {
@@ -258,17 +170,74 @@ final readonly class Beat
         return $sum / \count($path);
     }
 
-    /** Combs whose beats are as small whole numbers share lines; what stands out in both is one machine's. */
-    private static function isRelated(float $ratio): bool
+    /**
+     * How loud the lines of a path are over what lies between them, in the middle of all stretches; lines that another
+     * path has as well, and the loudest one, which may be somebody's hum, are left out.
+     *
+     * @param list<list<float>> $powers
+     * @param list<float>       $beats  Hz, of each stretch
+     * @param list<float>       $others Hz
+     */
+    private static function loudness(array $powers, array $beats, array $others, float $width): float
     {
-        for ($over = 1; $over <= 6; ++$over) {
-            for ($under = 1; $under <= 6; ++$under) {
-                if (abs($ratio * $under / $over - 1) < self::SAME) {
-                    return true;
+        $loud = [];
+        foreach ($powers as $t => $power) {
+            [$beat, $other] = [$beats[$t], $others[$t]];
+            $lines = [];
+            $between = 0.0;
+            $most = min(Combs::MOST_LINES, max(1, (int) (Combs::HIGHEST_LINE / $beat)));
+            for ($k = 1; $k <= $most; ++$k) {
+                $n = (int) round($k * $beat / $width);
+                $m = (int) round(($k - 0.5) * $beat / $width);
+                $between += $power[$m] ?? 0.0;
+                if (abs($k * $beat / $other - round($k * $beat / $other)) * $other > 2.5 * $width) {
+                    $lines[] = max($power[$n] ?? 0.0, $power[$n - 1] ?? 0.0, $power[$n + 1] ?? 0.0);
                 }
+            }
+            rsort($lines);
+            $ground = $between / $most;
+            $loud[] = array_sum(array_map(static fn (float $line): float => sqrt(max(0.0, $line - self::OVER_GROUND * $ground)), \array_slice($lines, 1)));
+        }
+        sort($loud);
+
+        return max(0.0, $loud[intdiv(\count($loud), 2)] ?? 0.0);
+    }
+
+    /**
+     * @param list<list<float>> $powers
+     * @param list<float>       $beats  Hz, of each stretch
+     *
+     * @return list<float> Hz
+     */
+    private static function hums(array $powers, array $beats, float $width): array
+    {
+        $means = [];
+        foreach (array_keys($powers[0] ?? []) as $n) {
+            $means[] = array_sum(array_map(static fn (array $power): float => log(($power[$n] ?? 0.0) + 1e-12), $powers)) / max(1, \count($powers));
+        }
+        $beat = $beats[intdiv(\count($beats), 2)];
+        $hums = [];
+        for ($n = 3; $n < \count($means) - 3; ++$n) {
+            $isTop = $means[$n] > $means[$n - 1] && $means[$n] >= $means[$n + 1];
+            $from = max(0, $n - self::HUM_GROUND);
+            $ground = \array_slice($means, $from, 2 * self::HUM_GROUND);
+            $frequency = $n * $width;
+            $isLine = abs($frequency / $beat - round($frequency / $beat)) * $beat <= 2.5 * $width;
+            // A line far louder than the next ones of its comb is somebody else's.
+            $alone = $isLine ? max(self::loudest($means, $n - (int) round($beat / $width)), self::loudest($means, $n + (int) round($beat / $width))) : array_sum($ground) / \count($ground);
+            if ($isTop && $means[$n] - $alone > self::HUM_FROM) {
+                // Between two places a tone leans to the louder neighbour.
+                $curve = $means[$n - 1] - 2 * $means[$n] + $means[$n + 1];
+                $hums[] = ($n + (abs($curve) < 1e-12 ? 0.0 : 0.5 * ($means[$n - 1] - $means[$n + 1]) / $curve)) * $width;
             }
         }
 
-        return false;
+        return \array_slice($hums, 0, self::MOST_HUMS);
+    }
+
+    /** @param list<float> $means */
+    private static function loudest(array $means, int $about): float
+    {
+        return max($means[$about - 1] ?? -\INF, $means[$about] ?? -\INF, $means[$about + 1] ?? -\INF);
     }
 }

@@ -39,7 +39,6 @@ final readonly class Spectrum
      *
      * @param list<float> $samples
      * @param int         $one     the first sample of a stretch; what is beyond the last is taken as silent
-     * @param int         $other
      *
      * @return array{list<float>, list<float>} power from 0 Hz up to half the rate, size/2 values each
      */

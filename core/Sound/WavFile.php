@@ -107,6 +107,7 @@ final readonly class WavFile
             24 => ['v*', (string) preg_replace('/.(..)/s', '$1', $block)],
             default => ['V*', $block],
         };
+        /** @var array<int, int|float>|false $values as the formats above have it */
         $values = unpack($format, $block);
         if (false === $values) {
             return [];
@@ -123,7 +124,6 @@ final readonly class WavFile
             }
         }
 
-        /* @var array<int, int|float> $values */
         return $values;
     }
 

@@ -9,10 +9,10 @@ use AwakeShed\Tests\Seeded;
 /** Made-up recordings of engines with a known speed. */
 final class EngineSound
 {
-    /** @var list<float> */
-    public array $samples = [];
+    /** @var array<int, float> */
+    private array $samples = [];
 
-    private function __construct(private readonly int $rate, private readonly float $seconds, private readonly Seeded $random)
+    private function __construct(private readonly int $rate, private readonly Seeded $random)
     {
     }
 
@@ -26,7 +26,7 @@ final class EngineSound
     public static function engine(int $rate, float $seconds, \Closure $beat, int $seed, array $loudness = [1.0], float $ring = 180.0): self
     {
         $random = new Seeded($seed);
-        $sound = new self($rate, $seconds, $random);
+        $sound = new self($rate, $random);
         $sound->samples = array_fill(0, (int) ($rate * $seconds), 0.0);
         $count = \count($sound->samples);
         $length = (int) (0.035 * $rate);
@@ -107,7 +107,7 @@ final class EngineSound
     /** As a WAV file. */
     public function wav(int $bits, int $channels = 1): string
     {
-        $most = max(1e-9, ...array_map(abs(...), $this->samples)) * 1.05;
+        $most = max([1e-9, ...array_map(abs(...), $this->samples)]) * 1.05;
         $data = '';
         foreach ($this->samples as $value) {
             $one = match ($bits) {

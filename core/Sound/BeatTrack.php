@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Sound;
+
+use AwakeShed\Core\Trace\Statistics;
+
+/**
+ * The beat followed closely: about each moment the sound is laid over itself, shifted by a few beats, and the shift
+ * at which it is most like itself is the beat (normalised cross-correlation). What hums without being the engine's is
+ * taken out before.
+ */
+final readonly class BeatTrack
+{
+    /** s from one value to the next: ten in the quickest hunt looked for. */
+    public const HOP = 0.05;
+
+    /** About the beat that is known roughly. */
+    private const REACH = 0.09;
+
+    /** Beats, and seconds, that are laid over each other at the least. */
+    private const LEAST_BEATS = 3;
+    private const LEAST_SECONDS = 0.12;
+
+    /** s: shorter shifts are told apart too roughly, and more beats are taken; of more than eight the next would be within reach. */
+    private const SHORT_SHIFT = 0.04;
+    private const MOST_SHIFTED = 8;
+
+    /** Less like itself than this, it says nothing. */
+    private const ALIKE = 0.25;
+
+    /** Slower than this is wind. */
+    private const WIND_WINDOW = 0.012;
+
+    /**
+     * @param list<float> $times s
+     * @param list<float> $beats Hz
+     */
+    private function __construct(public array $times, public array $beats)
+    {
+    }
+
+    /** @param list<float> $hums Hz, taken out */
+    public static function of(Sound $sound, Beat $rough, array $hums): self
+    {
+        $samples = self::withoutWind($sound->samples, max(3, (int) round(self::WIND_WINDOW * $sound->rate)));
+        foreach ($hums as $hum) {
+            $samples = self::notched($samples, $hum / $sound->rate);
+        }
+        $count = \count($samples);
+        $times = $beats = [];
+        $stretch = 0;
+        for ($time = 0.0; $time < $sound->duration(); $time += self::HOP) {
+            while ($stretch < \count($rough->times) - 1 && $rough->times[$stretch + 1] <= $time) {
+                ++$stretch;
+            }
+            $about = self::between($rough, $stretch, $time);
+            $found = self::followed($samples, $count, $sound->rate, $time, $about);
+            if (null !== $found) {
+                $times[] = $time;
+                $beats[] = $found;
+            }
+        }
+
+        return new self($times, $beats);
+    }
+
+    /** @return float|null Hz; null where it cannot be told */
+    public function middle(): ?float
+    {
+        return Statistics::median($this->beats);
+    }
+
+    private static function between(Beat $rough, int $stretch, float $time): float
+    {
+        $here = $rough->beats[$stretch];
+        $next = $rough->beats[$stretch + 1] ?? $here;
+        $from = $rough->times[$stretch];
+        $to = $rough->times[$stretch + 1] ?? $from + 1.0;
+        $share = min(1.0, max(0.0, ($time - $from) / ($to - $from)));
+
+        return $here + $share * ($next - $here);
+    }
+
+    /** @param list<float> $samples */
+    private static function followed(array $samples, int $count, float $rate, float $time, float $about): ?float
+    {
+        $beats = min(self::MOST_SHIFTED, max(1, (int) ceil(self::SHORT_SHIFT * $about)));
+        $shift = $beats * $rate / $about;
+        $least = (int) floor($shift * (1 - self::REACH));
+        $most = (int) ceil($shift * (1 + self::REACH));
+        $width = (int) (max(self::LEAST_SECONDS, self::LEAST_BEATS / $about) * $rate);
+        $from = (int) ($time * $rate) - intdiv($width + $most, 2);
+        if ($from < 0 || $from + $width + $most >= $count) {
+            return null;
+        }
+        $own = 0.0;
+        for ($n = $from; $n < $from + $width; ++$n) {
+            $own += $samples[$n] * $samples[$n];
+        }
+        $alike = [];
+        for ($lag = $least; $lag <= $most; ++$lag) {
+            $sum = $other = 0.0;
+            for ($n = $from, $end = $from + $width; $n < $end; ++$n) {
+                $there = $samples[$n + $lag];
+                $sum += $samples[$n] * $there;
+                $other += $there * $there;
+            }
+            $alike[] = $own > 0.0 && $other > 0.0 ? $sum / sqrt($own * $other) : 0.0;
+        }
+        $top = [] === $alike ? 0 : (int) array_search(max($alike), $alike, true);
+        if (0 === $top || \count($alike) - 1 === $top || $alike[$top] < self::ALIKE) {
+            return null;
+        }
+        $curve = $alike[$top - 1] - 2 * $alike[$top] + $alike[$top + 1];
+        $off = abs($curve) < 1e-12 ? 0.0 : 0.5 * ($alike[$top - 1] - $alike[$top + 1]) / $curve;
+
+        return $beats * $rate / ($least + $top + $off);
+    }
+
+    /**
+     * Less its own running mean, which is what the wind does.
+     *
+     * @param list<float> $samples
+     *
+     * @return list<float>
+     */
+    private static function withoutWind(array $samples, int $width): array
+    {
+        $sums = [0.0];
+        $sum = 0.0;
+        foreach ($samples as $sample) {
+            $sums[] = $sum += $sample;
+        }
+        $count = \count($samples);
+        $half = intdiv($width, 2);
+        $left = [];
+        foreach ($samples as $n => $sample) {
+            $from = max(0, $n - $half);
+            $to = min($count, $n + $half + 1);
+            $left[] = $sample - ($sums[$to] - $sums[$from]) / ($to - $from);
+        }
+
+        return $left;
+    }
+
+    /**
+     * @param list<float> $samples
+     * @param float       $turn    of the hum, as a share of the rate
+     *
+     * @return list<float>
+     */
+    private static function notched(array $samples, float $turn): array
+    {
+        // Zeros on the circle, poles just inside: about three hertz wide at two thousand samples a second.
+        $radius = 0.995;
+        $zero = -2 * cos(2 * \M_PI * $turn);
+        $pole = $radius * $zero;
+        $square = $radius * $radius;
+        $x1 = $x2 = $y1 = $y2 = 0.0;
+        $out = [];
+        foreach ($samples as $x) {
+            $y = $x + $zero * $x1 + $x2 - $pole * $y1 - $square * $y2;
+            $out[] = $y;
+            [$x2, $x1, $y2, $y1] = [$x1, $x, $y1, $y];
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Core\Sound;
+
+use AwakeShed\Core\Trace\Series;
+use AwakeShed\Core\Trace\Statistics;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+
+/**
+ * Engine speed by its sound. Where two readings fit, it does not choose: it says both, and takes a hint of what the speed
+ * is near.
+ */
+final readonly class Tachometer
+{
+    /** How far the lines of a comb stand out, on the average, natural logarithm of power; in noise alone chance reaches about 0.7. */
+    private const HEARD_FROM = 0.95;
+
+    /** An octave so strong, as a share of the beat's own strength, may be the beat. */
+    private const LOWER_FITS_FROM = 0.8;
+    private const UPPER_FITS_FROM = 0.45;
+
+    /** Another machine so loud, as a share, may be the one that is meant. */
+    private const RIVAL_FROM = 0.18;
+
+    /** Of the recording the close track must tell so much. */
+    private const TRACKED_FROM = 0.5;
+
+    /** A reading so near a hint is the one it means; readings an octave apart are twice that apart. */
+    private const NEAR = 0.30;
+
+    /** What the whole is good to: the sound's rate, jitter from stroke to stroke, and the track's own steps (from the synthesised engines of the tests). */
+    private const ERROR = 0.01;
+
+    /** No engine of the trade turns slower or faster, rpm. */
+    private const POSSIBLE = [600.0, 15_000.0];
+
+    /**
+     * @param list<ShaftSpeed> $readings what it may be, the likeliest first; one where it is told, none where no engine is heard
+     * @param Series           $speeds   rad/s over time by the first of them; empty where none
+     */
+    private function __construct(public TachometerVerdict $verdict, public array $readings, public Series $speeds, public float $confidence)
+    {
+    }
+
+    /** @param ShaftSpeed|null $near what it should turn at, or was said to; only chooses among readings that fit */
+    public static function hear(Sound $sound, Firing $firing, ?ShaftSpeed $near = null): self
+    {
+        $beat = Beat::of($sound);
+        $track = BeatTrack::of($sound, $beat, $beat->hums);
+        $middle = $track->middle();
+        if ($beat->strength < self::HEARD_FROM || null === $middle || \count($track->beats) < self::TRACKED_FROM * $sound->duration() / BeatTrack::HOP) {
+            return new self(TachometerVerdict::NothingHeard, [], Series::fromSamples([], []), 0.0);
+        }
+        $factors = [1.0];
+        foreach ($beat->octaves as $name => $strength) {
+            [$factor, $from] = match ($name) {
+                'half' => [0.5, self::LOWER_FITS_FROM],
+                'third' => [1 / 3, self::LOWER_FITS_FROM],
+                'twice' => [2.0, self::UPPER_FITS_FROM],
+                default => [3.0, self::UPPER_FITS_FROM],
+            };
+            if ($strength >= $from * $beat->strength) {
+                $factors[] = $factor;
+            }
+        }
+        $readings = self::readings($middle, $factors, $firing);
+        $isRivalled = $beat->loudness >= self::RIVAL_FROM;
+        if ($isRivalled) {
+            $readings = [...$readings, ...self::readings(Statistics::median($beat->rivals) ?? 0.0, [1.0], $firing)];
+        }
+        $near = null === $near ? [] : array_values(array_filter($readings, static fn (array $reading): bool => abs($reading[0] / $near->in(SpeedUnit::Rpm) - 1) <= self::NEAR));
+        if (1 === \count($near)) {
+            $readings = $near;
+        }
+        $chosen = $readings[0] ?? null;
+
+        return new self(
+            match (true) {
+                null === $chosen => TachometerVerdict::NothingHeard,
+                1 === \count($readings) => TachometerVerdict::Told,
+                $isRivalled => TachometerVerdict::TwoMachines,
+                default => TachometerVerdict::TwoReadings,
+            },
+            array_map(static fn (array $reading): ShaftSpeed => ShaftSpeed::of($reading[0], SpeedUnit::Rpm), $readings),
+            null === $chosen || abs($chosen[1]) < 1e-9 ? Series::fromSamples([], []) : Series::fromSamples($track->times, array_map(static fn (float $beat): float => SpeedUnit::Rpm->toSi(60 * $chosen[1] * $beat), $track->beats)),
+            min(1.0, max(0.0, ($beat->strength - self::HEARD_FROM) / self::HEARD_FROM)),
+        );
+    }
+
+    /** @return float half-width of a reading, as a share of it */
+    public function error(): float
+    {
+        return self::ERROR;
+    }
+
+    /**
+     * @param list<float> $factors of the beat that may be the beat
+     *
+     * @return list<array{float, float}> rpm, and turns of the crank a beat as tracked
+     */
+    private static function readings(float $beat, array $factors, Firing $firing): array
+    {
+        $readings = [];
+        foreach ($factors as $factor) {
+            foreach ($firing->turns() as $turns) {
+                $rpm = 60 * $beat * $factor * $turns;
+                $isNew = [] === array_filter($readings, static fn (array $reading): bool => abs($reading[0] / $rpm - 1) < 0.05);
+                if ($isNew && $rpm >= self::POSSIBLE[0] && $rpm <= self::POSSIBLE[1]) {
+                    $readings[] = [$rpm, $factor * $turns];
+                }
+            }
+        }
+
+        return $readings;
+    }
+}

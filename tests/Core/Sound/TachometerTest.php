@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Sound;
+
+use AwakeShed\Core\Sound\Firing;
+use AwakeShed\Core\Sound\Tachometer;
+use AwakeShed\Core\Sound\TachometerVerdict;
+use AwakeShed\Core\Sound\UnreadableSound;
+use AwakeShed\Core\Sound\WavFile;
+use AwakeShed\Core\Trace\SpeedTrace;
+use AwakeShed\Core\Trace\SpeedVerdict;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class TachometerTest extends TestCase
+{
+    public function testTwoHundredEnginesAreToldToAHundredthOrNotToldAtAll(): void
+    {
+        $random = new Seeded(20261125);
+        $told = 0;
+        for ($case = 0; $case < 200; ++$case) {
+            $firing = $random->one([Firing::FourStrokeSingle, Firing::FourStrokeSingle, Firing::TwoStrokeSingle, Firing::SparkEveryTurn]);
+            $rpm = Firing::TwoStrokeSingle === $firing ? $random->float(1800, 9500) : $random->float(1000, 4200);
+            $beat = $rpm / 60 / $firing->turns()[0];
+            $rate = $random->one([8000, 11_025]);
+            $sound = EngineSound::engine($rate, $random->float(3, 5), static fn (): float => $beat, $case, ring: $random->float(120, 320));
+            match ($case % 6) {
+                0 => $sound->noise($random->float(0, 10)),
+                1 => $sound->wind($random->float(0, 6)),
+                2 => $sound->hum($random->float(70, 300), $random->float(0, 10)),
+                3 => $sound->noise(6)->wind(3),
+                4 => $sound->and(EngineSound::engine($rate, 5, static fn (): float => $beat * 1.31, 1000 + $case), $random->float(3, 12)),
+                default => $sound->and(EngineSound::engine($rate, 5, static fn (): float => $beat * 0.77, 1000 + $case), $random->float(3, 12))->noise(3),
+            };
+            $heard = Tachometer::hear(WavFile::read($sound->wav($random->one([8, 16, 24]))), $firing);
+            if (TachometerVerdict::Told === $heard->verdict) {
+                ++$told;
+                self::assertEqualsWithDelta($rpm, $heard->readings[0]->in(SpeedUnit::Rpm), 0.01 * $rpm, \sprintf('case %d, %s at %.0f rpm', $case, $firing->value, $rpm));
+            }
+        }
+        self::assertGreaterThan(120, $told, 'and most of them are');
+    }
+
+    /** @return iterable<string, array{float, float}> period in s, depth */
+    public static function hunts(): iterable
+    {
+        yield 'quick' => [0.8, 0.05];
+        yield 'usual' => [1.7, 0.05];
+        yield 'slow' => [3.5, 0.06];
+    }
+
+    #[DataProvider('hunts')]
+    public function testAHuntIsHeard(float $period, float $depth): void
+    {
+        $sound = EngineSound::engine(16_000, 12, static fn (float $t): float => 25 * (1 + $depth * sin(2 * \M_PI * $t / $period)), 7)->noise(6);
+        $heard = Tachometer::hear(WavFile::read($sound->wav(16)), Firing::FourStrokeSingle);
+        self::assertSame(TachometerVerdict::Told, $heard->verdict);
+        $trace = SpeedTrace::fromSpeeds($heard->speeds);
+        self::assertSame(SpeedVerdict::Hunts, $trace->verdict);
+        self::assertEqualsWithDelta($period, $trace->beat?->inSeconds(), 0.1 * $period);
+    }
+
+    public function testALoadStepIsHeardAsDroop(): void
+    {
+        $sound = EngineSound::engine(16_000, 16, static fn (float $t): float => ($t < 8 ? 3720 : 3600) / 120, 3)->noise(6);
+        $heard = Tachometer::hear(WavFile::read($sound->wav(16)), Firing::FourStrokeSingle);
+        self::assertEqualsWithDelta(3.33, SpeedTrace::fromSpeeds($heard->speeds)->droop(), 0.4);
+    }
+
+    public function testWhereTwoReadingsFitItAsks(): void
+    {
+        // Every other firing a little weaker: 1800 of an engine that fires unevenly, or 3600.
+        $sound = EngineSound::engine(16_000, 6, static fn (): float => 30.0, 5, [1.0, 0.93])->noise(3);
+        $ask = Tachometer::hear(WavFile::read($sound->wav(16)), Firing::FourStrokeTwin);
+        self::assertSame(TachometerVerdict::TwoReadings, $ask->verdict);
+        self::assertEqualsWithDelta(1800, $ask->readings[0]->in(SpeedUnit::Rpm), 18);
+        self::assertEqualsWithDelta(3600, $ask->readings[1]->in(SpeedUnit::Rpm), 36);
+        $hinted = Tachometer::hear(WavFile::read($sound->wav(16)), Firing::FourStrokeTwin, ShaftSpeed::of(3400, SpeedUnit::Rpm));
+        self::assertSame(TachometerVerdict::Told, $hinted->verdict);
+        self::assertEqualsWithDelta(3600, $hinted->readings[0]->in(SpeedUnit::Rpm), 36);
+        self::assertEqualsWithDelta(3600, SpeedUnit::Rpm->fromSi($hinted->speeds->values[10]), 72);
+    }
+
+    public function testNoiseAndSilenceAreNoEngine(): void
+    {
+        foreach ([1, 2, 3] as $seed) {
+            $noise = EngineSound::engine(16_000, 5, static fn (): float => 30.0, $seed)->noise(-40);
+            self::assertSame(TachometerVerdict::NothingHeard, Tachometer::hear(WavFile::read($noise->wav(16)), Firing::FourStrokeSingle)->verdict);
+        }
+        $silence = 'RIFF'.pack('V', 36 + 32_000).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 8000, 16_000, 2, 16).'data'.pack('V', 32_000).str_repeat("\0", 32_000);
+        self::assertSame(TachometerVerdict::NothingHeard, Tachometer::hear(WavFile::read($silence), Firing::FourStrokeSingle)->verdict);
+    }
+
+    public function testReadsEveryDepthAndRateTheSame(): void
+    {
+        foreach ([[8000, 8, 1], [22_050, 16, 2], [44_100, 24, 1], [48_000, 32, 2]] as [$rate, $bits, $channels]) {
+            $sound = EngineSound::engine($rate, 3, static fn (): float => 26.0, 9)->noise(10);
+            $heard = Tachometer::hear(WavFile::read($sound->wav($bits, $channels)), Firing::FourStrokeSingle);
+            self::assertSame(TachometerVerdict::Told, $heard->verdict, "$rate Hz, $bits bits");
+            self::assertEqualsWithDelta(3120, $heard->readings[0]->in(SpeedUnit::Rpm), 20);
+        }
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function unreadable(): iterable
+    {
+        $head = static fn (int $kind, int $bits, int $rate, int $bytes): string => 'RIFF'.pack('V', 36 + $bytes).'WAVEfmt '.pack('VvvVVvv', 16, $kind, 1, $rate, $rate * 2, 2, $bits).'data'.pack('V', $bytes).str_repeat("\0", $bytes);
+        yield 'nothing' => ['', 'sound.no_wav'];
+        yield 'a picture' => ["\x89PNG\r\n\x1a\n".str_repeat("\0", 100), 'sound.no_wav'];
+        yield 'a head without sound' => ['RIFF'.pack('V', 4).'WAVE', 'sound.no_wav'];
+        yield 'compressed' => [$head(2, 4, 8000, 40_000), 'sound.format'];
+        yield 'twelve bits' => [$head(1, 12, 8000, 40_000), 'sound.format'];
+        yield 'half a second' => [$head(1, 16, 8000, 8000), 'sound.too_short'];
+        yield 'a chunk that ends beyond the file' => ['RIFF'.pack('V', 36).'WAVEfmt '.pack('V', 0xFFFFFFF0), 'sound.no_wav'];
+    }
+
+    #[DataProvider('unreadable')]
+    public function testRefusesTheRestByName(string $bytes, string $reason): void
+    {
+        try {
+            WavFile::read($bytes);
+            self::fail('It was read.');
+        } catch (UnreadableSound $refusal) {
+            self::assertSame($reason, $refusal->reason());
+        }
+    }
+}
