@@ -125,8 +125,9 @@ final readonly class Beat
         foreach (self::OCTAVES as $name => $factor) {
             $octaves[$name] = self::strength($scores, $path, Combs::steps($factor));
         }
+        $isRelated = array_map(Combs::isRelated(...), array_keys($candidates));
         $others = array_map(
-            static fn (array $row, int $there): array => array_map(static fn (float $score, int $n): float => Combs::isRelated($n - $there) ? self::NEVER : $score, $row, array_keys($row)),
+            static fn (array $row, int $there): array => array_map(static fn (float $score, int $n): float => $isRelated[abs($n - $there)] ? self::NEVER : $score, $row, array_keys($row)),
             $scores,
             $path,
         );

@@ -48,7 +48,10 @@ final readonly class BeatTrack
         foreach ($hums as $hum) {
             $samples = self::notched($samples, $hum / $sound->rate);
         }
-        $count = \count($samples);
+        $squares = [$square = 0.0];
+        foreach ($samples as $sample) {
+            $squares[] = $square += $sample * $sample;
+        }
         $times = $beats = [];
         $stretch = 0;
         for ($time = 0.0; $time < $sound->duration(); $time += self::HOP) {
@@ -56,7 +59,7 @@ final readonly class BeatTrack
                 ++$stretch;
             }
             $about = self::between($rough, $stretch, $time);
-            $found = self::followed($samples, $count, $sound->rate, $time, $about);
+            $found = self::followed($samples, $squares, $sound->rate, $time, $about);
             if (null !== $found) {
                 $times[] = $time;
                 $beats[] = $found;
@@ -83,8 +86,11 @@ final readonly class BeatTrack
         return $here + $share * ($next - $here);
     }
 
-    /** @param list<float> $samples */
-    private static function followed(array $samples, int $count, float $rate, float $time, float $about): ?float
+    /**
+     * @param list<float> $samples
+     * @param list<float> $squares summed up to each of them
+     */
+    private static function followed(array $samples, array $squares, float $rate, float $time, float $about): ?float
     {
         $beats = min(self::MOST_SHIFTED, max(1, (int) ceil(self::SHORT_SHIFT * $about)));
         $shift = $beats * $rate / $about;
@@ -92,21 +98,18 @@ final readonly class BeatTrack
         $most = (int) ceil($shift * (1 + self::REACH));
         $width = (int) (max(self::LEAST_SECONDS, self::LEAST_BEATS / $about) * $rate);
         $from = (int) ($time * $rate) - intdiv($width + $most, 2);
-        if ($from < 0 || $from + $width + $most >= $count) {
+        if ($from < 0 || $from + $width + $most >= \count($samples)) {
             return null;
         }
-        $own = 0.0;
-        for ($n = $from; $n < $from + $width; ++$n) {
-            $own += $samples[$n] * $samples[$n];
-        }
+        $end = $from + $width;
+        $own = $squares[$end] - $squares[$from];
         $alike = [];
         for ($lag = $least; $lag <= $most; ++$lag) {
-            $sum = $other = 0.0;
-            for ($n = $from, $end = $from + $width; $n < $end; ++$n) {
-                $there = $samples[$n + $lag];
-                $sum += $samples[$n] * $there;
-                $other += $there * $there;
+            $sum = 0.0;
+            for ($n = $from; $n < $end; ++$n) {
+                $sum += $samples[$n] * $samples[$n + $lag];
             }
+            $other = $squares[$end + $lag] - $squares[$from + $lag];
             $alike[] = $own > 0.0 && $other > 0.0 ? $sum / sqrt($own * $other) : 0.0;
         }
         $top = [] === $alike ? 0 : (int) array_search(max($alike), $alike, true);

@@ -18,7 +18,11 @@ final readonly class WavFile
     /** Hz it is brought down to, or a little more: harmonics up to half of it are heard. */
     private const WANTED_RATE = 2000.0;
 
-    private const BLOCK_FRAMES = 16_384;
+    /** Frames a second that are looked at, at the least. */
+    private const TAKEN_RATE = 16_000;
+
+    /** Samples a block, as they come out. */
+    private const BLOCK = 1024;
 
     private const PCM = 1;
     private const FLOATS = 3;
@@ -76,55 +80,41 @@ final readonly class WavFile
         if ($frames < $rate) {
             throw UnreadableSound::tooShort();
         }
-        $each = max(1, (int) floor($rate / self::WANTED_RATE));
+        // Of a fine recording every other frame, or one in a few, tells as much.
+        $skip = max(1, intdiv($rate, self::TAKEN_RATE));
+        $each = max(1, (int) floor($rate / $skip / self::WANTED_RATE));
         $samples = [];
-        $sum = 0.0;
-        $count = 0;
-        $most = $each * $channels;
-        for ($done = 0; $done < $frames; $done += self::BLOCK_FRAMES) {
-            $block = substr($bytes, $data[0] + $done * $width, min(self::BLOCK_FRAMES, $frames - $done) * $width);
-            foreach (self::unpacked($block, $bits) as $value) {
-                $sum += $value;
-                if (++$count === $most) {
-                    $samples[] = $sum;
-                    $sum = 0.0;
-                    $count = 0;
-                }
+        for ($done = 0, $block = self::BLOCK * $each * $skip; $done < $frames; $done += $block) {
+            $values = self::unpacked(substr($bytes, $data[0] + $done * $width, min($block, $frames - $done) * $width), $bits, $channels, $skip);
+            foreach (array_chunk($values, max(1, $each * $channels)) as $chunk) {
+                $sum = array_sum($chunk);
+                // Not a number, or beyond all numbers, is what no microphone says.
+                $samples[] = is_finite($sum) ? (float) $sum : 0.0;
             }
         }
 
-        return Sound::fromSamples($samples, $rate / $each);
+        return Sound::fromSamples($samples, $rate / $skip / $each);
     }
 
     /** @return array<int, int|float> in no unit: only the shape counts */
-    private static function unpacked(string $block, int $bits): array
+    private static function unpacked(string $block, int $bits, int $channels, int $skip): array
     {
-        // Of 24 bits the upper sixteen say all that an engine's beat does; the format is little-endian.
-        [$format, $block] = match ($bits) {
-            0 => ['g*', $block],
-            8 => ['C*', $block],
-            16 => ['v*', $block],
-            24 => ['v*', (string) preg_replace('/.(..)/s', '$1', $block)],
-            default => ['V*', $block],
+        // Of 24 bits the upper sixteen say all that an engine's beat does; the format is little-endian, as is this machine.
+        [$format, $one, $kept] = match ($bits) {
+            0 => ['g*', 4, '(....)'],
+            8 => ['C*', 1, '(.)'],
+            16 => ['s*', 2, '(..)'],
+            24 => ['s*', 3, '.(..)'],
+            default => ['l*', 4, '(....)'],
         };
+        if ($skip > 1 || 24 === $bits) {
+            $rest = $one * $channels * ($skip - 1);
+            $block = (string) preg_replace('/'.str_repeat($kept, $channels).".{0,$rest}/s", implode('', array_map(static fn (int $n): string => '$'.$n, range(1, $channels))), $block);
+        }
         /** @var array<int, int|float>|false $values as the formats above have it */
         $values = unpack($format, $block);
-        if (false === $values) {
-            return [];
-        }
-        [$half, $full] = match ($bits) {
-            16, 24 => [0x8000, 0x10000],
-            32 => [0x80000000, 0x100000000],
-            default => [\PHP_INT_MAX, 0],
-        };
-        foreach ($values as $index => $value) {
-            // Not a number compares as false with everything.
-            if (!($value < $half)) {
-                $values[$index] = 0 === $full ? 0 : $value - $full;
-            }
-        }
 
-        return $values;
+        return false === $values ? [] : $values;
     }
 
     private static function number(string $format, string $bytes, int $at): int
