@@ -38,10 +38,10 @@ final readonly class Tachometer
     private const POSSIBLE = [600.0, 15_000.0];
 
     /**
-     * @param list<ShaftSpeed> $readings what it may be, the likeliest first; one where it is told, none where no engine is heard
-     * @param Series           $speeds   rad/s over time by the first of them; empty where none
+     * @param list<HeardSpeed> $readings   what it may be, the likeliest first; one where it is told, none where no engine is heard
+     * @param float            $confidence 0 to 1, how far its beat stands out of everything else
      */
-    private function __construct(public TachometerVerdict $verdict, public array $readings, public Series $speeds, public float $confidence)
+    private function __construct(public TachometerVerdict $verdict, public array $readings, public float $confidence)
     {
     }
 
@@ -52,7 +52,7 @@ final readonly class Tachometer
         $track = BeatTrack::of($sound, $beat, $beat->hums);
         $middle = $track->middle();
         if ($beat->strength < self::HEARD_FROM || null === $middle || \count($track->beats) < self::TRACKED_FROM * $sound->duration() / BeatTrack::HOP) {
-            return new self(TachometerVerdict::NothingHeard, [], Series::fromSamples([], []), 0.0);
+            return new self(TachometerVerdict::NothingHeard, [], 0.0);
         }
         $factors = [1.0];
         foreach ($beat->octaves as $name => $strength) {
@@ -66,26 +66,24 @@ final readonly class Tachometer
                 $factors[] = $factor;
             }
         }
-        $readings = self::readings($middle, $factors, $firing);
+        $readings = self::readings($middle, $factors, $firing, $track);
         $isRivalled = $beat->loudness >= self::RIVAL_FROM;
         if ($isRivalled) {
-            $readings = [...$readings, ...self::readings(Statistics::median($beat->rivals) ?? 0.0, [1.0], $firing)];
+            $readings = [...$readings, ...self::readings(Statistics::median($beat->rivals) ?? 0.0, [1.0], $firing, null)];
         }
-        $near = null === $near ? [] : array_values(array_filter($readings, static fn (array $reading): bool => abs($reading[0] / $near->in(SpeedUnit::Rpm) - 1) <= self::NEAR));
-        if (1 === \count($near)) {
-            $readings = $near;
+        $meant = null === $near ? [] : array_values(array_filter($readings, static fn (HeardSpeed $reading): bool => abs($reading->speed->in(SpeedUnit::Rpm) / $near->in(SpeedUnit::Rpm) - 1) <= self::NEAR));
+        if (1 === \count($meant)) {
+            $readings = $meant;
         }
-        $chosen = $readings[0] ?? null;
 
         return new self(
             match (true) {
-                null === $chosen => TachometerVerdict::NothingHeard,
-                1 === \count($readings) => TachometerVerdict::Told,
+                [] === $readings => TachometerVerdict::NothingHeard,
+                1 === \count($readings) && $readings[0]->speeds->count() > 0 => TachometerVerdict::Told,
                 $isRivalled => TachometerVerdict::TwoMachines,
                 default => TachometerVerdict::TwoReadings,
             },
-            array_map(static fn (array $reading): ShaftSpeed => ShaftSpeed::of($reading[0], SpeedUnit::Rpm), $readings),
-            null === $chosen || abs($chosen[1]) < 1e-9 ? Series::fromSamples([], []) : Series::fromSamples($track->times, array_map(static fn (float $beat): float => SpeedUnit::Rpm->toSi(60 * $chosen[1] * $beat), $track->beats)),
+            $readings,
             min(1.0, max(0.0, ($beat->strength - self::HEARD_FROM) / self::HEARD_FROM)),
         );
     }
@@ -97,19 +95,23 @@ final readonly class Tachometer
     }
 
     /**
-     * @param list<float> $factors of the beat that may be the beat
+     * @param list<float>    $factors of the beat that may be the beat
+     * @param BeatTrack|null $track   null for a machine that was not followed
      *
-     * @return list<array{float, float}> rpm, and turns of the crank a beat as tracked
+     * @return list<HeardSpeed>
      */
-    private static function readings(float $beat, array $factors, Firing $firing): array
+    private static function readings(float $beat, array $factors, Firing $firing, ?BeatTrack $track): array
     {
         $readings = [];
         foreach ($factors as $factor) {
             foreach ($firing->turns() as $turns) {
                 $rpm = 60 * $beat * $factor * $turns;
-                $isNew = [] === array_filter($readings, static fn (array $reading): bool => abs($reading[0] / $rpm - 1) < 0.05);
+                $isNew = [] === array_filter($readings, static fn (HeardSpeed $reading): bool => abs($reading->speed->in(SpeedUnit::Rpm) / $rpm - 1) < 0.05);
                 if ($isNew && $rpm >= self::POSSIBLE[0] && $rpm <= self::POSSIBLE[1]) {
-                    $readings[] = [$rpm, $factor * $turns];
+                    $readings[] = new HeardSpeed(
+                        ShaftSpeed::of($rpm, SpeedUnit::Rpm),
+                        Series::fromSamples($track->times ?? [], array_map(static fn (float $one): float => SpeedUnit::Rpm->toSi(60 * $factor * $turns * $one), $track->beats ?? [])),
+                    );
                 }
             }
         }

@@ -24,7 +24,7 @@ final class ResponseHeaders
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('X-Frame-Options', 'DENY');
         $headers->set('Referrer-Policy', 'same-origin');
-        $headers->set('Permissions-Policy', 'camera=(), microphone=(), geolocation=()');
+        $headers->set('Permissions-Policy', 'camera=(), microphone=(self), geolocation=()');
         $headers->set('Cross-Origin-Opener-Policy', 'same-origin');
         if (!$headers->has('X-Keep-Cache-Control')) {
             // What one person sees is not for a shared cache or the next person at the tablet.

@@ -22,9 +22,6 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
-use AwakeShed\App\Job\JobWriter;
-use AwakeShed\App\Once\OncePerKey;
-use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Spec\SpecBook;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
@@ -39,8 +36,6 @@ use AwakeShed\Core\Units\DecimalText;
 use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\SpeedUnit;
-use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormInterface;
@@ -64,11 +59,8 @@ final class TraceController extends AbstractController
 
     public function __construct(
         private readonly TraceRepository $traces,
-        private readonly EntityManagerInterface $entities,
-        private readonly OncePerKey $once,
-        private readonly JobWriter $writer,
+        private readonly TraceKeeper $keeper,
         private readonly ButtonForm $button,
-        private readonly ClockInterface $clock,
         private readonly Calculations $calculations,
         private readonly CalcForms $forms,
         private readonly Words $words,
@@ -95,7 +87,11 @@ final class TraceController extends AbstractController
         $key = $this->button->check($request);
         $upload = $request->files->get('file');
         $pasted = $request->getPayload()->getString('csv');
-        $name = $upload instanceof UploadedFile ? $upload->getClientOriginalName() : $this->translator->trans('typed in');
+        $name = match (true) {
+            $upload instanceof UploadedFile => $upload->getClientOriginalName(),
+            '' !== $this->button->text($request, 'heard') => TraceKeeper::BY_SOUND,
+            default => $this->translator->trans('typed in'),
+        };
         try {
             $text = $upload instanceof UploadedFile ? self::contentOf($upload) : $pasted;
             $poles = DecimalText::parse($request->getPayload()->getString('poles', '2'), 2.0, 100.0);
@@ -104,13 +100,7 @@ final class TraceController extends AbstractController
         } catch (Refusal $refusal) {
             return $this->list($kind, $job, $this->words->refusal($refusal), $pasted);
         }
-        $id = $this->run($job, $key, $member, function () use ($kind, $job, $name, $member, $series): int {
-            $trace = Trace::imported($kind, $job, mb_scrub($name), $member, $this->clock->now(), $series);
-            $this->entities->persist($trace);
-            $this->entities->flush();
-
-            return $trace->getId();
-        });
+        $id = $this->keeper->import($kind, $job, $key, $member, $name, $series);
 
         return $this->redirectToRoute('trace', ['trace' => $id], Response::HTTP_SEE_OTHER);
     }
@@ -125,13 +115,7 @@ final class TraceController extends AbstractController
             $this->closed->demandOpen($job, $kind->act());
         }
         $play = Scenario::tryFrom($this->button->text($request, 'play')) ?? Scenario::forTrace($kind)[0];
-        $id = $this->run($job, $key, $member, function () use ($kind, $job, $play, $member): int {
-            $trace = Trace::begun($kind, $job, $play->value, $member, $this->clock->now());
-            $this->entities->persist($trace);
-            $this->entities->flush();
-
-            return $trace->getId();
-        });
+        $id = $this->keeper->record($kind, $job, $key, $member, $play->value);
 
         return $this->redirectToRoute('trace', ['trace' => $id], Response::HTTP_SEE_OTHER);
     }
@@ -228,7 +212,7 @@ final class TraceController extends AbstractController
     public function stop(#[MapEntity(id: 'trace')] Trace $trace, Request $request, #[CurrentUser] Member $member): Response
     {
         $key = $this->button->check($request);
-        $this->run($trace->getJob(), $key, $member, static function () use ($trace): null {
+        $this->keeper->run($trace->getJob(), $key, $member, static function () use ($trace): null {
             $trace->end();
 
             return null;
@@ -344,15 +328,5 @@ final class TraceController extends AbstractController
             ob_flush();
         }
         flush();
-    }
-
-    /**
-     * A recording of a job is written as everything of a job is; one of nobody's only once.
-     *
-     * @param \Closure(): (int|null) $change
-     */
-    private function run(?Job $job, RequestKey $key, Member $member, \Closure $change): ?int
-    {
-        return null === $job ? $this->once->run($key, $member->getId(), $change) : $this->writer->write($job, $member, $key, $change);
     }
 }

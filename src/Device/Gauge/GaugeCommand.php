@@ -29,6 +29,7 @@ final class GaugeCommand extends Command
         $this
             ->addArgument('scenario', InputArgument::OPTIONAL, 'What is played to whoever does not say what they want', Scenario::SoundNeedle->value)
             ->addOption('list', null, InputOption::VALUE_NONE, 'Name every scenario')
+            ->addOption('sound', null, InputOption::VALUE_REQUIRED, 'Write what a phone would hear of the scenario to this WAV file, and play nothing')
             ->addOption('address', null, InputOption::VALUE_REQUIRED, 'Address and port to listen on; loopback only', $this->address)
             ->addOption('rate', null, InputOption::VALUE_REQUIRED, 'Readings a second, 1 to 1000', '20')
             ->addOption('speed', null, InputOption::VALUE_REQUIRED, 'How many times faster than life, 0.1 to 1000', '1');
@@ -53,6 +54,10 @@ final class GaugeCommand extends Command
 
             return Command::INVALID;
         }
+        $file = $input->getOption('sound');
+        if (\is_string($file)) {
+            return $this->write($file, $scenario, $output);
+        }
         $server = @stream_socket_server('tcp://'.$address, $code, $message);
         if (false === $server) {
             $output->writeln(\sprintf('Cannot listen on %s: %s. Remedy: another --address, or stop what listens there.', $address, $message));
@@ -61,6 +66,22 @@ final class GaugeCommand extends Command
         }
         $output->writeln(\sprintf('A gauge plays on %s, %s unless asked for another.', $address, $scenario->value));
         $this->serve($server, $scenario, $rate, $speed);
+    }
+
+    private function write(string $file, Scenario $scenario, OutputInterface $output): int
+    {
+        if (TraceKind::Speed !== $scenario->kind()) {
+            $output->writeln('A needle makes no sound: name a scenario of an engine (--list).');
+
+            return Command::INVALID;
+        }
+        if (false === @file_put_contents($file, $scenario->sound())) {
+            $output->writeln(\sprintf('Cannot write %s. Remedy: another folder, or make room.', $file));
+
+            return Command::FAILURE;
+        }
+
+        return Command::SUCCESS;
     }
 
     /** @param resource $server */

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Device\Gauge;
 
+use AwakeShed\Core\Simulation\EngineSound;
+
 /** What the stand-in for a gauge can play (invented; shaped as such traces look). */
 enum Scenario: string
 {
+    private const SOUND_SECONDS = 12.0;
+    private const SOUND_RATE = 11_025;
+
     case SoundNeedle = 'sound-needle';
     case SlowLeak = 'slow-leak';
     case Leaking = 'leaking';
@@ -55,6 +60,23 @@ enum Scenario: string
         $noise = crc32($seed.':'.round($t, 4)) / 0xFFFFFFFF - 0.5;
 
         return TraceKind::Needle === $this->kind() ? max(0.0, $this->pressure($t) + 0.06 * $noise) : max(0.0, $this->speed($t) + 14 * $noise);
+    }
+
+    /**
+     * What a phone beside a single-cylinder four-stroke would record of it, in a yard with some noise and wind.
+     *
+     * @return string a WAV file of its first seconds
+     *
+     * @throws \LogicException for what makes no sound
+     */
+    public function sound(float $seconds = self::SOUND_SECONDS): string
+    {
+        if (TraceKind::Speed !== $this->kind()) {
+            throw new \LogicException('A needle makes no sound.');
+        }
+        $from = self::DroopUnderLoad === $this ? 12.0 : 0.0;
+
+        return EngineSound::engine(self::SOUND_RATE, $seconds, fn (float $t): float => max(2.0, $this->speed($from + $t) / 120), 1)->noise(9)->wind(6)->wav(16);
     }
 
     private function pressure(float $t): float

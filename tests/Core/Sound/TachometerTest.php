@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Sound;
 
+use AwakeShed\Core\Simulation\EngineSound;
 use AwakeShed\Core\Sound\Firing;
 use AwakeShed\Core\Sound\Tachometer;
 use AwakeShed\Core\Sound\TachometerVerdict;
@@ -40,7 +41,7 @@ final class TachometerTest extends TestCase
             $heard = Tachometer::hear(WavFile::read($sound->wav($random->one([8, 16, 24]))), $firing);
             if (TachometerVerdict::Told === $heard->verdict) {
                 ++$told;
-                self::assertEqualsWithDelta($rpm, $heard->readings[0]->in(SpeedUnit::Rpm), 0.01 * $rpm, \sprintf('case %d, %s at %.0f rpm', $case, $firing->value, $rpm));
+                self::assertEqualsWithDelta($rpm, $heard->readings[0]->speed->in(SpeedUnit::Rpm), 0.01 * $rpm, \sprintf('case %d, %s at %.0f rpm', $case, $firing->value, $rpm));
             }
         }
         self::assertGreaterThan(120, $told, 'and most of them are');
@@ -60,7 +61,7 @@ final class TachometerTest extends TestCase
         $sound = EngineSound::engine(16_000, 12, static fn (float $t): float => 25 * (1 + $depth * sin(2 * \M_PI * $t / $period)), 7)->noise(6);
         $heard = Tachometer::hear(WavFile::read($sound->wav(16)), Firing::FourStrokeSingle);
         self::assertSame(TachometerVerdict::Told, $heard->verdict);
-        $trace = SpeedTrace::fromSpeeds($heard->speeds);
+        $trace = SpeedTrace::fromSpeeds($heard->readings[0]->speeds);
         self::assertSame(SpeedVerdict::Hunts, $trace->verdict);
         self::assertEqualsWithDelta($period, $trace->beat?->inSeconds(), 0.1 * $period);
     }
@@ -69,7 +70,7 @@ final class TachometerTest extends TestCase
     {
         $sound = EngineSound::engine(16_000, 16, static fn (float $t): float => ($t < 8 ? 3720 : 3600) / 120, 3)->noise(6);
         $heard = Tachometer::hear(WavFile::read($sound->wav(16)), Firing::FourStrokeSingle);
-        self::assertEqualsWithDelta(3.33, SpeedTrace::fromSpeeds($heard->speeds)->droop(), 0.4);
+        self::assertEqualsWithDelta(3.33, SpeedTrace::fromSpeeds($heard->readings[0]->speeds)->droop(), 0.4);
     }
 
     public function testWhereTwoReadingsFitItAsks(): void
@@ -78,12 +79,12 @@ final class TachometerTest extends TestCase
         $sound = EngineSound::engine(16_000, 6, static fn (): float => 30.0, 5, [1.0, 0.93])->noise(3);
         $ask = Tachometer::hear(WavFile::read($sound->wav(16)), Firing::FourStrokeTwin);
         self::assertSame(TachometerVerdict::TwoReadings, $ask->verdict);
-        self::assertEqualsWithDelta(1800, $ask->readings[0]->in(SpeedUnit::Rpm), 18);
-        self::assertEqualsWithDelta(3600, $ask->readings[1]->in(SpeedUnit::Rpm), 36);
+        self::assertEqualsWithDelta(1800, $ask->readings[0]->speed->in(SpeedUnit::Rpm), 18);
+        self::assertEqualsWithDelta(3600, $ask->readings[1]->speed->in(SpeedUnit::Rpm), 36);
         $hinted = Tachometer::hear(WavFile::read($sound->wav(16)), Firing::FourStrokeTwin, ShaftSpeed::of(3400, SpeedUnit::Rpm));
         self::assertSame(TachometerVerdict::Told, $hinted->verdict);
-        self::assertEqualsWithDelta(3600, $hinted->readings[0]->in(SpeedUnit::Rpm), 36);
-        self::assertEqualsWithDelta(3600, SpeedUnit::Rpm->fromSi($hinted->speeds->values[10]), 72);
+        self::assertEqualsWithDelta(3600, $hinted->readings[0]->speed->in(SpeedUnit::Rpm), 36);
+        self::assertEqualsWithDelta(3600, SpeedUnit::Rpm->fromSi($hinted->readings[0]->speeds->values[10]), 72);
     }
 
     public function testNoiseAndSilenceAreNoEngine(): void
@@ -102,7 +103,7 @@ final class TachometerTest extends TestCase
             $sound = EngineSound::engine($rate, 3, static fn (): float => 26.0, 9)->noise(10);
             $heard = Tachometer::hear(WavFile::read($sound->wav($bits, $channels)), Firing::FourStrokeSingle);
             self::assertSame(TachometerVerdict::Told, $heard->verdict, "$rate Hz, $bits bits");
-            self::assertEqualsWithDelta(3120, $heard->readings[0]->in(SpeedUnit::Rpm), 20);
+            self::assertEqualsWithDelta(3120, $heard->readings[0]->speed->in(SpeedUnit::Rpm), 20);
         }
     }
 

@@ -2,17 +2,15 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\Tests\Core\Sound;
+namespace AwakeShed\Core\Simulation;
 
-use AwakeShed\Tests\Seeded;
-
-/** Made-up recordings of engines with a known speed. */
+/** Made-up recordings of engines with a known speed: for trying and testing the ear without one. */
 final class EngineSound
 {
     /** @var array<int, float> */
     private array $samples = [];
 
-    private function __construct(private readonly int $rate, private readonly Seeded $random)
+    private function __construct(private readonly int $rate, private readonly Dice $dice)
     {
     }
 
@@ -20,13 +18,12 @@ final class EngineSound
      * Exhaust beats: each a burst that rings down in the muffler, no two quite as loud or quite in time.
      *
      * @param \Closure(float): float $beat     Hz over time
-     * @param list<float>            $loudness of the firings of one cycle, in turn
+     * @param non-empty-list<float>  $loudness of the firings of one cycle, in turn
      * @param float                  $ring     Hz the muffler rings at
      */
     public static function engine(int $rate, float $seconds, \Closure $beat, int $seed, array $loudness = [1.0], float $ring = 180.0): self
     {
-        $random = new Seeded($seed);
-        $sound = new self($rate, $random);
+        $sound = new self($rate, new Dice($seed));
         $sound->samples = array_fill(0, (int) ($rate * $seconds), 0.0);
         $count = \count($sound->samples);
         $length = (int) (0.035 * $rate);
@@ -36,9 +33,9 @@ final class EngineSound
             $burst[] = exp(-$t / 0.008) * (sin(2 * \M_PI * $ring * $t) + 0.5 * sin(2 * \M_PI * 2.7 * $ring * $t + 1));
         }
         $firing = 0;
-        for ($t = $random->float(0, 0.05); $t < $seconds; $t += 1 / $beat($t)) {
-            $from = (int) round(($t + $random->float(-0.0006, 0.0006)) * $rate);
-            $loud = $loudness[$firing++ % \count($loudness)] * $random->float(0.8, 1.2);
+        for ($t = $sound->between(0, 0.05); $t < $seconds; $t += 1 / $beat($t)) {
+            $from = (int) round(($t + $sound->between(-0.0006, 0.0006)) * $rate);
+            $loud = $loudness[$firing++ % \count($loudness)] * $sound->between(0.8, 1.2);
             foreach ($burst as $n => $value) {
                 if ($from + $n >= 0 && $from + $n < $count) {
                     $sound->samples[$from + $n] += $loud * $value;
@@ -54,7 +51,7 @@ final class EngineSound
     {
         $level = $this->level() / 10 ** ($decibels / 20) * sqrt(3.0);
         foreach ($this->samples as $n => $value) {
-            $this->samples[$n] = $value + $level * $this->random->float(-1, 1);
+            $this->samples[$n] = $value + $level * $this->between(-1, 1);
         }
 
         return $this;
@@ -67,7 +64,7 @@ final class EngineSound
         $wind = $power = 0.0;
         $gusts = [];
         foreach ($this->samples as $_) {
-            $wind = 0.985 ** (8000 / $this->rate) * $wind + $this->random->float(-1, 1);
+            $wind = 0.985 ** (8000 / $this->rate) * $wind + $this->between(-1, 1);
             $gusts[] = $wind;
             $power += $wind ** 2;
         }
@@ -126,5 +123,10 @@ final class EngineSound
     private function level(): float
     {
         return sqrt(array_sum(array_map(static fn (float $value): float => $value ** 2, $this->samples)) / max(1, \count($this->samples)));
+    }
+
+    private function between(float $least, float $most): float
+    {
+        return $least + ($most - $least) * $this->dice->roll();
     }
 }
