@@ -17,6 +17,12 @@ final readonly class WayOdds
     public const KIT_MEAN = 0.40;
     public const REPLACE_MEAN = 0.95;
 
+    /** One off another machine, cleaned (from memory of shops' talk, wide). */
+    public const DONOR_MEAN = 0.70;
+
+    /** Into a pitted casting neither a cleaning nor a kit lasts (common practice). */
+    public const PITTED_MEAN = 0.05;
+
     public function __construct(public Way $way, public Money $parts, public Duration $labor, public Beta $odds)
     {
     }

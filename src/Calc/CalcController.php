@@ -9,6 +9,7 @@ use AwakeShed\App\Calc\Input\SeriesInput;
 use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Content\WorkedOut;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Evidence\RecordReader;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
@@ -36,6 +37,7 @@ final class CalcController extends AbstractController
         private readonly CalcWords $calcWords,
         private readonly Words $words,
         private readonly ClosedActs $closed,
+        private readonly RecordReader $records,
     ) {
     }
 
@@ -57,14 +59,15 @@ final class CalcController extends AbstractController
     {
         $calculation = $this->named($name);
         $looked = null === $job ? [] : $this->forms->looked($calculation, $job);
-        $form = $this->forms->form($calculation, $looked, $job);
+        $known = null === $job ? [] : $this->forms->known($calculation, $job);
+        $form = $this->forms->form($calculation, $looked, $job, $known);
         // Opened bare, the page answers with what it knows already; complete or not, nothing is refused yet.
         $given = $request->query->all();
         if ([] !== $given) {
             $form->submit(array_intersect_key($given, iterator_to_array($form)));
         }
 
-        return $this->page($calculation, $form, $looked, $job);
+        return $this->page($calculation, $form, $looked, $job, $known);
     }
 
     #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => Address::NUMBER, 'name' => self::NAME], methods: ['POST'])]
@@ -89,8 +92,9 @@ final class CalcController extends AbstractController
     /**
      * @param FormInterface<array<string, mixed>> $form
      * @param array<string, FoundFigure>          $looked
+     * @param array<string, mixed>                $known
      */
-    private function page(Calculation $calculation, FormInterface $form, array $looked, ?Job $job): Response
+    private function page(Calculation $calculation, FormInterface $form, array $looked, ?Job $job, array $known = []): Response
     {
         $answer = $this->forms->answer($calculation, $form);
         $page = new CalcPage(
@@ -100,7 +104,9 @@ final class CalcController extends AbstractController
             $answer instanceof Refusal ? $this->words->refusal($answer) : null,
             null === $job ? null : $this->closed->in($job, $calculation->act()),
             $this->forms->asTyped($form),
-            $form->isSubmitted() ? [] : $looked,
+            $form->isSubmitted() ? [] : array_diff_key($looked, $known),
+            $form->isSubmitted() ? [] : array_keys($known),
+            null === $job || null === $calculation->act() ? [] : Measurement::pair($this->records->ofJob($job)->case(), $calculation->act()),
         );
 
         return $this->render('calc/calc.html.twig', ['calc' => $page, 'calc_words' => $this->calcWords, 'job' => $job], new Response(

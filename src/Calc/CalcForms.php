@@ -6,6 +6,7 @@ namespace AwakeShed\App\Calc;
 
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
+use AwakeShed\App\Evidence\RecordReader;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Reader\Reader;
 use AwakeShed\App\Spec\SpecBook;
@@ -21,20 +22,22 @@ final readonly class CalcForms
     /** The input that is a person's own, not a machine's. */
     private const WIRES = 'wires_mm';
 
-    public function __construct(private FormFactoryInterface $forms, private SpecBook $specs, private Reader $reader)
+    public function __construct(private FormFactoryInterface $forms, private SpecBook $specs, private Reader $reader, private RecordReader $records)
     {
     }
 
     /**
      * @param array<string, FoundFigure> $looked what the spec book fills in, by input
+     * @param array<string, mixed>       $known  what the record fills in, by input
      *
      * @return FormInterface<array<string, mixed>>
      */
-    public function form(Calculation $calculation, array $looked, ?Job $job): FormInterface
+    public function form(Calculation $calculation, array $looked, ?Job $job, array $known = []): FormInterface
     {
         $values = [];
         foreach ($calculation->inputs() as $name => $input) {
             $values[$name] = match (true) {
+                isset($known[$name]) => $known[$name],
                 isset($looked[$name]) => $input->read($looked[$name]->value->amount),
                 self::WIRES === $name => $this->reader->wires(),
                 null !== $job && $input instanceof ChoiceInput => self::chosen($input, $job),
@@ -45,6 +48,12 @@ final readonly class CalcForms
         $form = $this->forms->createNamed('', CalcType::class, $values, ['calculation' => $calculation]);
 
         return $form;
+    }
+
+    /** @return array<string, mixed> by input */
+    public function known(Calculation $calculation, Job $job): array
+    {
+        return $calculation instanceof FromCase ? $calculation->known($this->records->ofJob($job)->case()) : [];
     }
 
     /** @return array<string, FoundFigure> by input */

@@ -13,6 +13,8 @@ final readonly class CalcPage
     /**
      * @param array<string, string|list<string>> $asTyped what was typed, by input, to be recorded with the answer
      * @param array<string, FoundFigure>         $looked  what the spec book filled in, by input
+     * @param list<string>                       $known   inputs that the record filled in
+     * @param list<Measurement>                  $pair    the first time it was measured in the job, and the last
      */
     public function __construct(
         public Calculation $calculation,
@@ -24,6 +26,8 @@ final readonly class CalcPage
         public ?string $closed,
         public array $asTyped,
         public array $looked,
+        public array $known,
+        public array $pair,
     ) {
     }
 }

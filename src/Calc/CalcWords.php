@@ -8,6 +8,7 @@ use AwakeShed\App\Unit\Figures;
 use AwakeShed\App\Unit\Quantities;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Caution\Cautions;
+use AwakeShed\Core\Units\Quantity;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Translation\TranslatorBagInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -94,6 +95,18 @@ final readonly class CalcWords
             \is_array($plain) => implode(', ', array_map(fn (float|int|string $one): string => $this->plain($one, $figure), $plain)),
             default => $this->plain($plain, $figure),
         };
+    }
+
+    /** What was measured with a finding, figure by figure. */
+    public function measured(Measurement $measurement): string
+    {
+        $said = [];
+        foreach ($measurement->figures as $name => $value) {
+            $amount = $value instanceof Quantity ? $this->quantities->show($value, Measurement::measureOf($name) ?? throw new \LogicException('A quantity has its measure.')) : $this->quantities->number($value, 2);
+            $said[] = ($this->find('measured.'.$name) ?? $name).' '.$amount;
+        }
+
+        return implode(', ', $said);
     }
 
     /** An amount written on a drawing. */

@@ -7,12 +7,14 @@ namespace AwakeShed\App\Calc\Bench;
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
 use AwakeShed\App\Drawing\BarDrawing;
 use AwakeShed\App\Unit\Measure;
+use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Oil\Clinging;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Units\Count;
@@ -24,7 +26,7 @@ use AwakeShed\Core\Units\ShareUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
-final class FlushPlanCalculation implements Calculation
+final class FlushPlanCalculation implements Calculation, FromCase
 {
     public function name(): string
     {
@@ -88,5 +90,12 @@ final class FlushPlanCalculation implements Calculation
             ],
             drawing: BarDrawing::ofDilution($plan, $target),
         );
+    }
+
+    public function known(CaseFile $case): array
+    {
+        $share = $case->standing('look.oil_level')->measured['dilution'] ?? $case->lastFound('look.oil_level')->measured['dilution'] ?? null;
+
+        return is_numeric($share) ? ['dilution' => Share::fraction((float) $share)] : [];
     }
 }

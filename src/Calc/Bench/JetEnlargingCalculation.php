@@ -7,6 +7,7 @@ namespace AwakeShed\App\Calc\Bench;
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
@@ -14,6 +15,7 @@ use AwakeShed\App\Calc\Input\TicksInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
 use AwakeShed\App\Unit\Measure;
+use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Jet\BeforeDrilling;
 use AwakeShed\Core\Jet\DrillingSchool;
 use AwakeShed\Core\Jet\JetBore;
@@ -25,7 +27,7 @@ use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
 
-final class JetEnlargingCalculation implements Calculation
+final class JetEnlargingCalculation implements Calculation, FromCase
 {
     public function name(): string
     {
@@ -86,5 +88,15 @@ final class JetEnlargingCalculation implements Calculation
                 Figure::yesNo('allowed', $weighed->isAllowed()),
             ],
         );
+    }
+
+    /** What was proved already need not be ticked. */
+    public function known(CaseFile $case): array
+    {
+        return ['done' => array_values(array_filter([
+            $case->says(['jet.pilot' => ['clear']]) && $case->says(['jet.main' => ['clear']]) && $case->says(['bowl.inside' => ['clean']]) ? BeforeDrilling::EverythingCleaned : null,
+            $case->says(['intake.gasket' => ['sound']]) ? BeforeDrilling::GasketsTight : null,
+            $case->says(['needle.pressure' => ['holds']]) ? BeforeDrilling::NeedleTested : null,
+        ]))];
     }
 }

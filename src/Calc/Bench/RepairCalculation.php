@@ -7,6 +7,7 @@ namespace AwakeShed\App\Calc\Bench;
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
@@ -16,6 +17,7 @@ use AwakeShed\App\Drawing\Bar;
 use AwakeShed\App\Drawing\BarDrawing;
 use AwakeShed\App\Unit\Figures;
 use AwakeShed\App\Unit\Measure;
+use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Repair\Beta;
 use AwakeShed\Core\Repair\Choice;
 use AwakeShed\Core\Repair\Contamination;
@@ -29,7 +31,7 @@ use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Money;
 use AwakeShed\Core\Units\MoneyUnit;
 
-final class RepairCalculation implements Calculation
+final class RepairCalculation implements Calculation, FromCase
 {
     public function name(): string
     {
@@ -61,6 +63,10 @@ final class RepairCalculation implements Calculation
             'kit_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->usually(0, 300)->by(12),
             'kit_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
             'kit_failed' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'donor_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->usually(0.1, 8)->by(1.25),
+            'donor_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->usually(0, 300)->optional(),
+            'donor_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
+            'donor_failed' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
             'replace_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 100)->usually(0.1, 8)->by(0.5),
             'replace_parts' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 10_000)->usually(0, 600)->by(45),
             'replace_worked' => AmountInput::between(Measure::Pieces, CountUnit::Each, 0, 10_000)->by(0),
@@ -70,9 +76,12 @@ final class RepairCalculation implements Calculation
 
     public function run(Given $in): Answer
     {
+        $contamination = $in->get('contamination', Contamination::class);
         $priors = [
-            [Way::Clean, $in->get('contamination', Contamination::class)->cleaningMean()],
-            [Way::Kit, WayOdds::KIT_MEAN],
+            [Way::Clean, $contamination->cleaningMean()],
+            [Way::Kit, $contamination->kitMean()],
+            // Of a donor only where there is one.
+            ...(null === $in->find('donor_parts', Money::class) ? [] : [[Way::Donor, WayOdds::DONOR_MEAN]]),
             [Way::Replace, WayOdds::REPLACE_MEAN],
         ];
         $ways = [];
@@ -114,6 +123,7 @@ final class RepairCalculation implements Calculation
         return new Answer(
             match (true) {
                 null !== $worth && !$choice->isWorthIt($worth) => 'not_worth_it',
+                Contamination::Pitted === $contamination => 'pitted',
                 $choice->isTossUp() => 'toss_up',
                 default => 'cheapest',
             },
@@ -128,5 +138,10 @@ final class RepairCalculation implements Calculation
                 $choice->ways,
             ), $worth?->inDollars(), null === $worth ? null : Figures::amount($worth, Measure::ReckonedCost)),
         );
+    }
+
+    public function known(CaseFile $case): array
+    {
+        return array_filter(['contamination' => Contamination::found($case)]);
     }
 }

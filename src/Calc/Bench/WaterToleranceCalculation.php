@@ -7,11 +7,13 @@ namespace AwakeShed\App\Calc\Bench;
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
+use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
 use AwakeShed\App\Unit\Measure;
+use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\WaterTolerance;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Share;
@@ -21,7 +23,7 @@ use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
-final class WaterToleranceCalculation implements Calculation
+final class WaterToleranceCalculation implements Calculation, FromCase
 {
     public function __construct(private readonly WaterTolerance $tolerance)
     {
@@ -61,5 +63,12 @@ final class WaterToleranceCalculation implements Calculation
             Figure::share('fraction', $held->fraction, 3),
             Figure::yesNo('from_memory', $held->fromMemory),
         ]);
+    }
+
+    public function known(CaseFile $case): array
+    {
+        $percent = $case->standing('jar.ethanol_percent')?->number;
+
+        return null === $percent || $percent > 15.0 ? [] : ['ethanol' => Share::fraction($percent / 100)];
     }
 }

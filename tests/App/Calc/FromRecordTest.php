@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Calc;
+
+use AwakeShed\Core\Evidence\Done;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Tests\App\ShedTestCase;
+
+/** What a job's record says already is not asked again by its calculations. */
+final class FromRecordTest extends ShedTestCase
+{
+    public function testAPittedCastingDecidesBetweenTheWays(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->found($job, Finding::observed('bowl.inside', 'sediment'));
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/repair');
+        self::assertSelectorTextContains('[data-known]', 'in the bowl');
+        self::assertSelectorExists('input[name="contamination"][value="sediment"][checked]');
+        $this->found($job, Finding::observed('body.metal', 'pitted'));
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/repair');
+        self::assertSelectorExists('[data-verdict="pitted"]');
+        self::assertSelectorTextContains('.verdict h2', 'a new carburetor costs least');
+        // One off another machine is a way once there is one.
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/repair?contamination=pitted&donor_parts=5');
+        self::assertNotSame('', $page->filter('[data-figure="donor_cost"]')->attr('data-plain'));
+    }
+
+    public function testANeedleThatHeldIsTickedBeforeAJetIsOpened(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->found($job, Finding::observed('needle.pressure', 'holds'), Finding::observed('intake.gasket', 'sound'));
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/jet-enlarging');
+        self::assertSame(['gaskets_tight', 'needle_tested'], $page->filter('input[name="done[]"][checked]')->each(static fn ($box): string => (string) $box->attr('value')));
+    }
+
+    public function testADrainingFillsTheArithmeticOfIt(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->found($job, new Done(self::service(Vocabulary::class)->act('crankcase.drained'), ['ml' => 840.0]));
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/fuel-in-oil');
+        self::assertSame('840', $page->filter('#drained_ml')->attr('value'));
+    }
+
+    public function testBeforeAndAfterStandAsAPair(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $address = '/jobs/'.$job->getId().'/bench/needle-gauge';
+        foreach ([['7.5', '6.4', '4.0'], ['7.6', '6.5', '6.4']] as [$lifts, $seats, $after]) {
+            $this->post($address, ['lifts_psi' => $lifts, 'seats_psi' => $seats, 'after_minute_psi' => $after]);
+            self::assertResponseRedirects('/jobs/'.$job->getId());
+        }
+        $this->browser->request('GET', $address);
+        self::assertSelectorTextContains('[data-pair]', 'loses a minute 2.4 psi');
+        self::assertSelectorTextContains('[data-pair]', 'loses a minute 0.1 psi');
+    }
+}
