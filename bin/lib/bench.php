@@ -148,10 +148,10 @@ $many = 'seq_1_to_'.MANY;
 $database->executeStatement("INSERT INTO machine (id, kind, label, owner_name, owner_contact, cycle, extras)
     SELECT $first + seq, ELT(1 + seq % 7, 'mower', 'ride_on_mower', 'snowblower', 'generator', 'inverter_generator', 'pressure_washer', 'two_stroke_hand_tool'),
     CONCAT('Seeded machine ', seq), CONCAT('Cabin ', seq % 700), '', 'four_stroke', '[]' FROM $many");
-$database->executeStatement("INSERT INTO job (id, machine_id, taken_in_by_id, taken_in_at, wanted_by, due, kind, search_text, remarks, schools, extras, stand, waits_for, is_demo, hand_back_reason)
+$database->executeStatement("INSERT INTO job (id, machine_id, taken_in_by_id, taken_in_at, wanted_by, due, kind, search_text, remarks, schools, extras, stand, waits_for, is_demo, hand_back_reason, waits_for_parts)
     SELECT $first + seq, $first + seq, $member, NOW() - INTERVAL seq MINUTE, CURDATE() + INTERVAL seq % 300 DAY, CURDATE() + INTERVAL seq % 300 DAY,
     (SELECT kind FROM machine WHERE machine.id = $first + seq), CONCAT('seeded machine ', seq, ' · cabin ', seq % 700), '', '[]', '[]',
-    ELT(1 + seq % 5, 'taken_in', 'stopped', 'at_gates', 'at_fuel', 'proving'), 'look.oil_level', 0, '' FROM $many");
+    ELT(1 + seq % 5, 'taken_in', 'stopped', 'at_gates', 'at_fuel', 'proving'), 'look.oil_level', 0, '', 0 FROM $many");
 $entry = $number('SELECT MAX(id) FROM entry');
 $database->executeStatement("INSERT INTO entry (id, job_id, by_id, at, kind, source, struck, content_kind, content)
     SELECT $entry + job.seq * 6 + n.seq, $first + job.seq, $member, NOW(), 'observation', 'bench', 0, 'observed', JSON_OBJECT('events', JSON_ARRAY(JSON_OBJECT(

@@ -15,6 +15,12 @@ final readonly class JetBore
     /** Half-width of a bore read with drills or pin gauges, mm (common practice). */
     public const READING_ERROR_MM = 0.01;
 
+    /** Jets numbered by their bore count hundredths of a millimetre (common practice). */
+    public const NUMBERS_A_MILLIMETRE = 100;
+
+    /** Metric drills come every five hundredths (ISO 235 stocks the tenths and their halves; common practice). */
+    private const METRIC_STEP_MM = 0.05;
+
     /** A wire clears a jet without cutting it up to this share of the bore (common practice). */
     private const WIRE_SHARE = 0.90;
 
@@ -60,6 +66,11 @@ final readonly class JetBore
         ImpossibleAmount::unlessBetween($density, 0.5, 1.5, ': 1');
 
         return new self($this->diameter->times($density ** 0.25));
+    }
+
+    public function nearestMetricDrill(): Length
+    {
+        return Length::millimetres(round($this->diameter->inMillimetres() / self::METRIC_STEP_MM) * self::METRIC_STEP_MM);
     }
 
     /** Wider than this, a wire may cut the bore. */

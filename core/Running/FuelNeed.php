@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Running;
 
+use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Units\FlowUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
@@ -13,11 +14,14 @@ use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
 
-/** What a four-stroke engine drinks at a speed, and whether a measured flow feeds it. */
+/** What an engine drinks at a speed, and whether a measured flow feeds it. */
 final readonly class FuelNeed
 {
     /** Air taken in for each volume swept, air density and mass of air to one of fuel (common practice). */
     private const FILLING = 0.75;
+
+    /** A two-stroke traps less of what it takes in, and loses mixture through the port: what is fed counts, not what burns (common practice). */
+    private const DELIVERY = 0.70;
     private const AIR_DENSITY = 1.2;
     private const AIR_TO_FUEL = 13.0;
 
@@ -32,19 +36,19 @@ final readonly class FuelNeed
     }
 
     /**
-     * ṁ = V·(n/2)·η·ρ/AFR: a four-stroke fills every other turn.
+     * ṁ = V·(n/2)·η·ρ/AFR of a four-stroke, which fills every other turn; a two-stroke fills at every turn, by its delivery ratio.
      *
      * @param Volume     $displacement 10 to 2000 cm³
      * @param ShaftSpeed $speed        500 to 15 000 rpm
      *
      * @throws ImpossibleAmount when one is outside its interval
      */
-    public static function atSpeed(Volume $displacement, ShaftSpeed $speed): self
+    public static function atSpeed(Volume $displacement, ShaftSpeed $speed, Cycle $cycle = Cycle::FourStroke): self
     {
         (new Interval(10.0, 2000.0, VolumeUnit::CubicCentimetre))->demand($displacement);
         (new Interval(500.0, 15_000.0, SpeedUnit::Rpm))->demand($speed);
 
-        return new self($displacement->in(VolumeUnit::CubicCentimetre) * 1e-6 * $speed->in(SpeedUnit::Rpm) / 2 * self::FILLING * self::AIR_DENSITY / self::AIR_TO_FUEL);
+        return new self($displacement->in(VolumeUnit::CubicCentimetre) * 1e-6 * $speed->in(SpeedUnit::Rpm) * (Cycle::TwoStroke === $cycle ? self::DELIVERY : self::FILLING / 2) * self::AIR_DENSITY / self::AIR_TO_FUEL);
     }
 
     public function gramsPerMinute(): float

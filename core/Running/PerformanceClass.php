@@ -38,6 +38,16 @@ enum PerformanceClass: string
         return 100 * ($noLoad->in(SpeedUnit::Rpm) - $loaded->in(SpeedUnit::Rpm)) / $rated->in(SpeedUnit::Rpm);
     }
 
+    /** @return array{float, float} most steady voltage deviation, per cent, and most recovery time of the frequency, s (ISO 8528-5; from memory of its table) */
+    public function loadLimits(): array
+    {
+        return match ($this) {
+            self::G3 => [1.0, 3.0],
+            self::G2 => [2.5, 5.0],
+            self::G1 => [5.0, 10.0],
+        };
+    }
+
     /** @return array{float, float} most droop and most band, per cent */
     public function limits(): array
     {

@@ -11,6 +11,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Reader\Reader;
 use AwakeShed\App\Spec\SpecBook;
 use AwakeShed\Core\Cylinder\Release;
+use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Spec\FoundFigure;
 use Symfony\Component\Form\FormFactoryInterface;
@@ -159,6 +160,7 @@ final readonly class CalcForms
 
         return match (true) {
             null !== $school => $input->read($school),
+            $input->default() instanceof Cycle => $job->getMachine()->facts()->cycle ?? $input->default(),
             $input->default() instanceof Release => Release::forMachine($job->getMachine()->facts()),
             default => $input->default(),
         };

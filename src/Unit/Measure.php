@@ -19,6 +19,8 @@ use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\Money;
 use AwakeShed\Core\Units\MoneyUnit;
 use AwakeShed\Core\Units\MonthUnit;
+use AwakeShed\Core\Units\Power;
+use AwakeShed\Core\Units\PowerUnit;
 use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 use AwakeShed\Core\Units\Quantity;
@@ -34,6 +36,8 @@ use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\Unit;
 use AwakeShed\Core\Units\ViscosityUnit;
+use AwakeShed\Core\Units\Voltage;
+use AwakeShed\Core\Units\VoltageUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
@@ -80,6 +84,8 @@ enum Measure: string
     case Stopwatch = 'stopwatch';
     case BenchTime = 'bench_time';
     case Labor = 'labor';
+    case Voltage = 'voltage';
+    case Load = 'load';
     case Pieces = 'pieces';
     case Price = 'price';
 
@@ -121,6 +127,8 @@ enum Measure: string
             self::Stopwatch => DurationUnit::Second,
             self::BenchTime => DurationUnit::Minute,
             self::Labor => DurationUnit::Hour,
+            self::Voltage => VoltageUnit::Volt,
+            self::Load => PowerUnit::Watt,
             self::Pieces => CountUnit::Each,
             self::Price, self::ReckonedCost => MoneyUnit::Dollar,
         };
@@ -144,6 +152,8 @@ enum Measure: string
             self::Share => Share::class,
             self::Winding => Resistance::class,
             self::Stopwatch, self::BenchTime, self::Labor => Duration::class,
+            self::Voltage => Voltage::class,
+            self::Load => Power::class,
             self::Pieces => Count::class,
             self::Price, self::ReckonedCost => Money::class,
         };
@@ -183,7 +193,7 @@ enum Measure: string
             VolumeUnit::Millilitre => $isFine ? 3 : 1,
             PressureUnit::Psi => self::PressureLoss === $this ? 2 : 1,
             MoneyUnit::Dollar => self::Price === $this ? 2 : 0,
-            VolumeUnit::Gallon, VolumeUnit::Litre, FlowUnit::GallonPerMinute, ResistanceUnit::Kilohm => 2,
+            VolumeUnit::Gallon, VolumeUnit::Litre, FlowUnit::GallonPerMinute, ResistanceUnit::Kilohm, VoltageUnit::Volt => 2,
             VolumeUnit::FluidOunce, RatioUnit::ToOne, MonthUnit::Month, LengthUnit::Thou, FlowUnit::LitrePerMinute, FlowUnit::MillilitrePerMinute,
             ViscosityUnit::Centistokes, FrequencyUnit::Hertz, FrequencyUnit::PerMinute, ShareUnit::Percent, DurationUnit::Hour => 1,
             default => 0,

@@ -9,9 +9,11 @@ use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
+use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
 use AwakeShed\App\Unit\Measure;
+use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Running\FlowVerdict;
 use AwakeShed\Core\Running\FuelNeed;
 use AwakeShed\Core\Spec\SpecFigure;
@@ -44,13 +46,14 @@ final class FuelNeedCalculation implements Calculation
         return [
             'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->usually(20, 800)->inSpecBook(SpecFigure::Displacement),
             'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->usually(1_200, 12_000)->inSpecBook(SpecFigure::GovernedSpeed),
+            'cycle' => new ChoiceInput(Cycle::class, 'cycle', Cycle::FourStroke),
             'measured_ml_per_min' => AmountInput::between(Measure::FuelFlow, FlowUnit::MillilitrePerMinute, 0, 20_000)->usually(0, 600)->optional(),
         ];
     }
 
     public function run(Given $in): Answer
     {
-        $need = FuelNeed::atSpeed($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class));
+        $need = FuelNeed::atSpeed($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class), $in->get('cycle', Cycle::class));
         $measured = $in->find('measured_ml_per_min', VolumeFlow::class);
         $verdict = null === $measured ? null : $need->metBy($measured);
 

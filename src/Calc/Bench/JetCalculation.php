@@ -47,6 +47,9 @@ final class JetCalculation implements Calculation
         return [
             'bore_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->optional()->usually(0.25, 2)->inSpecBook(SpecFigure::MainJet),
             'drill' => AmountInput::between(Measure::Pieces, CountUnit::Each, 60, 80)->optional(),
+            'jet_number' => AmountInput::between(Measure::Pieces, CountUnit::Each, 10, 500)->usually(25, 200)->optional(),
+            'flow_from' => AmountInput::between(Measure::Pieces, CountUnit::Each, 1, 2_000)->optional(),
+            'flow_to' => AmountInput::between(Measure::Pieces, CountUnit::Each, 1, 2_000)->optional(),
             'error_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0, 0.2)->usually(0, 0.05)->by(JetBore::READING_ERROR_MM),
             'wires_mm' => new AmountsInput(Measure::Bore, LengthUnit::Millimetre, 0.02, 5),
             'altitude_m' => AmountInput::between(Measure::Altitude, LengthUnit::Metre, -500, 5_000)->usually(-50, 3_500)->by(0),
@@ -58,7 +61,15 @@ final class JetCalculation implements Calculation
     {
         $drills = NumberDrills::shipped();
         $drill = $in->find('drill', Count::class);
-        $diameter = null === $drill ? $in->find('bore_mm', Length::class) : $drills->diameter((int) round($drill->inEach()));
+        $number = $in->find('jet_number', Count::class);
+        $diameter = match (true) {
+            null !== $drill => $drills->diameter((int) round($drill->inEach())),
+            null !== $number => Length::millimetres($number->inEach() / JetBore::NUMBERS_A_MILLIMETRE),
+            default => $in->find('bore_mm', Length::class),
+        };
+        [$flowFrom, $flowTo] = [$in->find('flow_from', Count::class), $in->find('flow_to', Count::class)];
+        // Flow numbers of one maker's series compare with one another, and with nothing else.
+        $flows = null === $flowFrom || null === $flowTo ? null : $flowTo->over($flowFrom);
         if (null === $diameter) {
             return new Answer('nothing', VerdictTone::Plain, []);
         }
@@ -81,6 +92,10 @@ final class JetCalculation implements Calculation
                 Figure::amount('bore_mm', $bore->diameter, LengthUnit::Millimetre, Measure::Bore),
                 Figure::amount('bore_thou', $bore->diameter, LengthUnit::Thou, Measure::FeelerGap),
                 Figure::number('nearest_drill', $drills->nearest($bore->diameter)),
+                Figure::number('bore_number', JetBore::NUMBERS_A_MILLIMETRE * $bore->diameter->inMillimetres(), 1),
+                Figure::amount('metric_drill_mm', $bore->nearestMetricDrill(), LengthUnit::Millimetre, Measure::Bore),
+                Figure::number('flow_numbers', $flows, 3),
+                Figure::number('flow_numbers_bore', null === $flows ? null : sqrt($flows), 3),
                 Figure::amount('wire_mm', $wire, LengthUnit::Millimetre, Measure::Bore),
                 Figure::limit('widest_wire_mm', $bore->widestWire(), LengthUnit::Millimetre, Measure::Bore),
                 Figure::number('next_drill', $next),

@@ -39,6 +39,12 @@ final class CalcCommandTest extends KernelTestCase
         yield 'inlet flow' => ['inlet-flow', ['bucket_ml' => 18927.06, 'seconds' => 90, 'gal_per_min' => 3], 'margin', 1.111, 0.001];
         yield 'stabilizer' => ['stabilizer', ['fuel_ml' => 5000, 'label_dose_ml' => 30, 'label_fuel_ml' => 10000], 'measure_ml', 15, 1e-9];
         yield 'season oil' => ['season-oil', ['coldest_celsius' => -10, 'mark_ml' => 600], 'fill_ml', 600, 1e-9];
+        yield 'generator under load' => ['generator-load', ['watts' => [0, 1500, 3000], 'volts' => [124, 121, 118], 'hertz' => [62.4, 61.2, 60]], 'droop_percent', 4, 1e-9];
+        yield 'battery' => ['battery', ['rested_volts' => 12.345], 'charge', 0.625, 1e-9];
+        yield 'washer' => ['washer-check', ['gal_per_min' => 3, 'psi' => 2500, 'measured_gal_per_min' => 3, 'measured_psi' => 1600], 'effective_size', 4.743, 0.001];
+        yield 'two-stroke crankcase' => ['crankcase-leak', ['start_psi' => 7, 'end_psi' => 4, 'seconds' => 180], 'loss_psi_per_min', 1, 1e-9];
+        yield 'oil in the cold' => ['winter-grade', ['grade' => '5W', 'coldest_celsius' => -32], 'cranks_to_celsius', -30, 1e-9];
+        yield 'old fuel' => ['old-fuel', ['months' => 24, 'kept' => 'vented'], 'loss_most', 0.6975, 1e-9];
         yield 'needle by a hand gauge' => ['needle-gauge', ['lifts_psi' => 7.5, 'seats_psi' => 6.4, 'after_minute_psi' => 5.9], 'loss_psi_per_min', 0.5, 1e-9];
         yield 'needle trace' => ['needle-trace', ['csv' => self::needle()], 'pop_off_psi', 7.5, 0.3];
         yield 'speed trace' => ['speed-trace', ['csv' => "t [s],f [Hz]\n".implode("\n", array_map(static fn (int $n): string => 0.1 * $n.',60', range(0, 200)))], 'mean_rpm', 3600, 0.1];
@@ -133,6 +139,19 @@ final class CalcCommandTest extends KernelTestCase
         yield 'an eighth is an eighth' => ['blade-track', ['one_side_mm' => 10, 'other_side_mm' => 13.175, 'rule_error_mm' => 0], 'true'];
         yield 'two steps at once' => ['jet-enlarging', ['bore_mm' => 0.4, 'to_mm' => 0.51, 'school' => 'next_size_up', 'done' => ['everything_cleaned', 'gaskets_tight', 'needle_tested']], 'too_far'];
         yield 'a stiff oil in a great cold' => ['fuel-in-oil', ['mark_ml' => 600, 'drained_ml' => 900, 'oil_cst_40' => 900, 'oil_cst_100' => 60, 'start_celsius' => -40], 'change_flush_cure'];
+        yield 'a generator of class G2' => ['generator-load', ['watts' => [0, 3000], 'volts' => [122, 118], 'hertz' => [62.4, 60]], 'class'];
+        yield 'a sagging one' => ['generator-load', ['watts' => [0, 3000], 'volts' => [122, 105], 'hertz' => [62.4, 56]], 'no_class'];
+        yield 'one step is no test' => ['generator-load', ['watts' => [0], 'volts' => [122], 'hertz' => [62.4]], 'wanted'];
+        yield 'a flat battery' => ['battery', ['rested_volts' => 12.1], 'low'];
+        yield 'one that sags' => ['battery', ['rested_volts' => 12.6, 'cranking_volts' => 8.9], 'sags_cranking'];
+        yield 'one that is not charged' => ['battery', ['rested_volts' => 12.6, 'charging_volts' => 12.7], 'not_charged'];
+        yield 'one that boils' => ['battery', ['rested_volts' => 12.7, 'charging_volts' => 15.4], 'overcharged'];
+        yield 'a worn nozzle' => ['washer-check', ['gal_per_min' => 3, 'psi' => 2500, 'measured_gal_per_min' => 3, 'measured_psi' => 1600], 'nozzle_worn'];
+        yield 'a tap that gives too little' => ['washer-check', ['gal_per_min' => 3, 'psi' => 2500, 'measured_gal_per_min' => 2, 'measured_psi' => 1100], 'flow_low'];
+        yield 'an unloader that does not open' => ['washer-check', ['gal_per_min' => 3, 'psi' => 2500, 'measured_gal_per_min' => 3, 'measured_psi' => 2500, 'released_psi' => 3600], 'unloader_stuck'];
+        yield 'a gauge that cannot tell yet' => ['crankcase-leak', ['start_psi' => 7, 'end_psi' => 6.9, 'seconds' => 10], 'cannot_tell'];
+        yield 'a two-stroke drinks at every turn' => ['fuel-need', ['displacement_cc' => 50, 'rpm' => 8000, 'cycle' => 'two_stroke', 'measured_ml_per_min' => 30], 'starves'];
+        yield 'a four-stroke every other' => ['fuel-need', ['displacement_cc' => 50, 'rpm' => 8000, 'measured_ml_per_min' => 30], 'scant'];
         yield 'nothing costs anything' => ['repair', ['wage_per_hour' => 0, 'comeback_cost' => 0, 'clean_parts' => 0, 'kit_parts' => 0, 'replace_parts' => 0], 'toss_up'];
     }
 
