@@ -211,65 +211,6 @@
         document.addEventListener('htmx:beforeSwap', stop, { once: true });
     };
 
-    // --- The microphone: what it hears becomes a WAV in the file field, and is sent with the form.
-
-    const wavOf = (samples, rate) => {
-        const view = new DataView(new ArrayBuffer(44 + 2 * samples.length));
-        const text = (at, letters) => [...letters].forEach((letter, index) => view.setUint8(at + index, letter.charCodeAt(0)));
-        text(0, 'RIFF');
-        view.setUint32(4, 36 + 2 * samples.length, true);
-        text(8, 'WAVEfmt ');
-        view.setUint32(16, 16, true);
-        view.setUint16(20, 1, true);
-        view.setUint16(22, 1, true);
-        view.setUint32(24, rate, true);
-        view.setUint32(28, 2 * rate, true);
-        view.setUint16(32, 2, true);
-        view.setUint16(34, 16, true);
-        text(36, 'data');
-        view.setUint32(40, 2 * samples.length, true);
-        samples.forEach((value, index) => view.setInt16(44 + 2 * index, Math.max(-1, Math.min(1, value)) * 32767, true));
-        return new File([view], 'engine.wav', { type: 'audio/wav' });
-    };
-    const bringEarToLife = (button) => {
-        const Recorder = window.MediaRecorder;
-        const said = button.parentElement.querySelector('[data-said]');
-        if (!navigator.mediaDevices?.getUserMedia || !Recorder) {
-            return;
-        }
-        button.parentElement.hidden = false;
-        button.addEventListener('click', async () => {
-            button.disabled = true;
-            try {
-                // What cleans speech takes an engine for noise.
-                const stream = await navigator.mediaDevices.getUserMedia({ audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false } });
-                const parts = [];
-                const recorder = new Recorder(stream);
-                recorder.addEventListener('dataavailable', (event) => parts.push(event.data));
-                const stopped = new Promise((resolve) => recorder.addEventListener('stop', resolve));
-                recorder.start();
-                for (let left = Number(button.dataset.listen); left > 0; left -= 1) {
-                    said.textContent = button.dataset.listening.replace('%left%', left);
-                    await new Promise((resolve) => setTimeout(resolve, 1000));
-                }
-                recorder.stop();
-                await stopped;
-                stream.getTracks().forEach((track) => track.stop());
-                const context = new AudioContext();
-                const heard = await context.decodeAudioData(await new Blob(parts).arrayBuffer());
-                const files = new DataTransfer();
-                files.items.add(wavOf(heard.getChannelData(0), heard.sampleRate));
-                await context.close();
-                button.form.querySelector('[name="file"]').files = files.files;
-                said.textContent = '';
-                button.form.requestSubmit();
-            } catch {
-                said.textContent = button.dataset.refused;
-                button.disabled = false;
-            }
-        });
-    };
-
     // --- Keys: few, and only while no field has the cursor.
 
     document.addEventListener('keydown', (event) => {
@@ -294,7 +235,7 @@
         window.kept.arrive(part);
         part.querySelectorAll('svg[data-jar]').forEach(bringJarToLife);
         part.querySelectorAll('svg[data-live]').forEach(bringLiveToLife);
-        part.querySelectorAll('[data-listen]').forEach(bringEarToLife);
+        window.instruments.arrive(part);
         part.querySelectorAll('.finder select').forEach((select) =>
             select.addEventListener('change', () => select.form.requestSubmit()));
     };

@@ -38,14 +38,27 @@ final readonly class FlowTest
      */
     public static function fromCups(array $cups, Duration $each, ?Volume $capOpen = null): self
     {
-        (new Interval(2.0, 600.0, DurationUnit::Second))->demand($each);
-        $flow = static function (Volume $caught) use ($each): VolumeFlow {
+        return self::timed(array_map(static fn (Volume $cup): array => [$cup, $each], $cups), null === $capOpen ? null : [$capOpen, $each]);
+    }
+
+    /**
+     * With a watch for each, stopped at a mark.
+     *
+     * @param non-empty-list<array{Volume, Duration}> $cups    what each caught, 0 to 5 L, and in what time, 2 s to 10 min, in order
+     * @param array{Volume, Duration}|null            $capOpen the cup caught right after them with the cap open; null when none was
+     *
+     * @throws \AwakeShed\Core\Units\ImpossibleAmount when one is outside its interval
+     */
+    public static function timed(array $cups, ?array $capOpen): self
+    {
+        $flow = static function (Volume $caught, Duration $time): VolumeFlow {
+            (new Interval(2.0, 600.0, DurationUnit::Second))->demand($time);
             (new Interval(0.0, 5_000.0, VolumeUnit::Millilitre))->demand($caught);
 
-            return VolumeFlow::during($caught, $each);
+            return VolumeFlow::during($caught, $time);
         };
 
-        return new self(array_map($flow, $cups), null === $capOpen ? null : $flow($capOpen));
+        return new self(array_map(static fn (array $cup): VolumeFlow => $flow(...$cup), $cups), null === $capOpen ? null : $flow(...$capOpen));
     }
 
     /** The last cup: what the engine would be left with. */

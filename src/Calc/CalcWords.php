@@ -81,6 +81,18 @@ final readonly class CalcWords
         return $this->say('verdict.'.$calculation->name().'.'.$answer->verdict, $figures);
     }
 
+    /** A figure for another page’s field, no finer than it is known; empty where there is none. */
+    public function forField(Answer $answer, string $key): string
+    {
+        foreach ($answer->figures as $figure) {
+            if ($key === $figure->key && is_numeric($figure->plain)) {
+                return (string) round((float) $figure->plain, 1);
+            }
+        }
+
+        return '';
+    }
+
     /** A figure as it is shown; a dash where there is none. */
     public function figure(Figure $figure): string
     {

@@ -35,15 +35,9 @@ final readonly class Calculations
         return null;
     }
 
-    /** The calculation that says what a test showed, if there is one. */
-    public function forAct(string $test): ?Calculation
+    /** @return list<Calculation> those that say what a test showed */
+    public function forAct(string $test): array
     {
-        foreach ($this->calculations as $calculation) {
-            if ($calculation->act() === $test) {
-                return $calculation;
-            }
-        }
-
-        return null;
+        return array_values(array_filter($this->all(), static fn (Calculation $calculation): bool => $calculation->act() === $test));
     }
 }

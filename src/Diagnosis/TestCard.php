@@ -15,15 +15,16 @@ use AwakeShed\Core\Progress\RaisedAsk;
 final readonly class TestCard
 {
     /**
-     * @param list<Blocker>   $blockers
-     * @param list<RaisedAsk> $asks     that nobody has gone past yet
-     * @param list<Entry>     $gonePast why somebody goes on all the same
+     * @param list<Blocker>     $blockers
+     * @param list<Calculation> $calculations that say what it showed
+     * @param list<RaisedAsk>   $asks         that nobody has gone past yet
+     * @param list<Entry>       $gonePast     why somebody goes on all the same
      */
     public function __construct(
         public TestDefinition $test,
         public ?Finding $standing,
         public array $blockers,
-        public ?Calculation $calculation,
+        public array $calculations,
         public array $asks,
         public array $gonePast,
     ) {

@@ -32,6 +32,7 @@ use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Volume;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -39,6 +40,7 @@ use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormFactoryInterface;
 use Symfony\Component\Form\FormInterface;
 use Symfony\Component\Form\FormView;
+use Symfony\Component\HttpFoundation\ParameterBag;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -67,9 +69,9 @@ final class FuelController extends AbstractController
     }
 
     #[Route('', name: 'fuel', methods: ['GET'])]
-    public function fuel(Job $job, JarSample $sample): Response
+    public function fuel(Job $job, JarSample $sample, Request $request): Response
     {
-        return $this->page($job, $sample);
+        return $this->page($job, $sample, brought: $request->query);
     }
 
     #[Route('/read/{part}', name: 'fuel_read', methods: ['POST'])]
@@ -175,12 +177,12 @@ final class FuelController extends AbstractController
      *
      * @param FormInterface<T>|null $tried a form that was refused, shown again with what was typed
      */
-    private function page(Job $job, JarSample $sample, ?FormInterface $tried = null, ?JarPart $triedPart = null, ?int $basedOn = null): Response
+    private function page(Job $job, JarSample $sample, ?FormInterface $tried = null, ?JarPart $triedPart = null, ?int $basedOn = null, ?ParameterBag $brought = null): Response
     {
         $fuel = $this->pages->forJar($job, $sample);
         $views = [];
         foreach (JarPart::forSample($sample) as $part) {
-            $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->record->jarEntry($sample)?->id);
+            $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->record->jarEntry($sample)?->id, $brought);
             $views[$part->value] = $form->createView();
             if ($part === $triedPart && null !== $basedOn) {
                 self::rebase($views[$part->value], $basedOn);
@@ -199,9 +201,14 @@ final class FuelController extends AbstractController
     }
 
     /** @return FormInterface<JarInput> */
-    private function form(JarPart $part, JarReading $jar, ?int $basedOn): FormInterface
+    private function form(JarPart $part, JarReading $jar, ?int $basedOn, ?ParameterBag $brought = null): FormInterface
     {
         $input = $part->input($jar);
+        if ($input instanceof LayersInput && null !== $brought && is_numeric($brought->getString('total_ml')) && is_numeric($brought->getString('lower_ml'))) {
+            // From a photo: shown in the fields, and saved by whoever looked at it.
+            $input->total = Volume::millilitres((float) $brought->getString('total_ml'));
+            $input->lower = Volume::millilitres((float) $brought->getString('lower_ml'));
+        }
         if ($input instanceof TankInput) {
             $now = $this->clock->now();
             $input->now ??= $this->quantities->rounded($this->weather->at($now), Measure::AirTemperature);

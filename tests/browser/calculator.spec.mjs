@@ -13,16 +13,16 @@ test('an edit is answered at once, has an address, and goes into the record', as
     await expect(page.getByText('its class, typical')).toBeVisible();
     await page.getByLabel('What drained out').fill('0,9 l');
     await page.getByLabel('What drained out').press('Tab');
-    await expect(verdict(page)).toContainText('38.9 % gas in the oil');
+    await expect(verdict(page)).toContainText('42.4 % gas in the oil');
     await expect(page).toHaveURL(/drained_ml=0%2C9(\+|%20)l/);
     await page.reload();
-    await expect(verdict(page)).toContainText('38.9 % gas in the oil');
+    await expect(verdict(page)).toContainText('42.4 % gas in the oil');
     await page.getByText('Workings').click();
     await expect(page.getByText('thinner than any grade')).toBeVisible();
     await expect(page.getByText('ASTM D341')).toHaveCount(2);
     await page.getByRole('button', { name: 'Put it into the record' }).click();
     await expect(page.getByText('Oil level: Far over').first()).toBeVisible();
-    await expect(page.getByText('Gas in the oil, by what drained: 38.9 %').first()).toBeVisible();
+    await expect(page.getByText('Gas in the oil, by what drained: 42.4 %').first()).toBeVisible();
     // What it says closes what it must.
     await page.goto(`${job}/bench/compression?gauge_psi=100&release=not_fitted`);
     await expect(page.getByText('Compression is closed for now')).toBeVisible();

@@ -55,6 +55,10 @@ final class FlowTestCalculation implements Calculation
             'cup_1_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->usually(0, 600),
             'cup_2_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->usually(0, 600)->optional(),
             'cup_3_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->usually(0, 600)->optional(),
+            'cup_1_seconds' => self::watch(),
+            'cup_2_seconds' => self::watch(),
+            'cup_3_seconds' => self::watch(),
+            'cap_open_seconds' => self::watch(),
             'cap_open_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 0, 5_000)->usually(0, 600)->optional(),
         ];
     }
@@ -62,14 +66,17 @@ final class FlowTestCalculation implements Calculation
     public function run(Given $in): Answer
     {
         $need = FuelNeed::atSpeed($in->get('displacement_cc', Volume::class), $in->get('rpm', ShaftSpeed::class));
-        $cups = [$in->get('cup_1_ml', Volume::class)];
-        foreach (['cup_2_ml', 'cup_3_ml'] as $name) {
-            $cup = $in->find($name, Volume::class);
-            if (null !== $cup) {
-                $cups[] = $cup;
+        $each = $in->get('seconds_each', Duration::class);
+        $cup = static fn (string $name, Volume $caught): array => [$caught, $in->find($name.'_seconds', Duration::class) ?? $each];
+        $cups = [$cup('cup_1', $in->get('cup_1_ml', Volume::class))];
+        foreach (['cup_2', 'cup_3'] as $name) {
+            $caught = $in->find($name.'_ml', Volume::class);
+            if (null !== $caught) {
+                $cups[] = $cup($name, $caught);
             }
         }
-        $test = FlowTest::fromCups($cups, $in->get('seconds_each', Duration::class), $in->find('cap_open_ml', Volume::class));
+        $open = $in->find('cap_open_ml', Volume::class);
+        $test = FlowTest::timed($cups, null === $open ? null : $cup('cap_open', $open));
         $verdict = $test->verdict($need);
         $bars = array_map(
             static fn (int $cup, VolumeFlow $flow): Bar => new Bar((string) ($cup + 1), $flow->in(FlowUnit::MillilitrePerMinute), Figures::amount($flow, Measure::FuelFlow)),
@@ -97,6 +104,12 @@ final class FlowTestCalculation implements Calculation
             self::findings($verdict, $test),
             BarDrawing::withBars('flow_by_cup', $bars, $need->flow()->in(FlowUnit::MillilitrePerMinute), Figures::amount($need->flow(), Measure::FuelFlow)),
         );
+    }
+
+    /** Of the watch, where each cup was stopped at a mark instead of after a time. */
+    private static function watch(): AmountInput
+    {
+        return AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 2, 600)->optional()->timed();
     }
 
     /** @return list<Finding> */

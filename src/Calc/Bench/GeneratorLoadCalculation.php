@@ -51,7 +51,7 @@ final class GeneratorLoadCalculation implements Calculation
             'hertz' => new AmountsInput(Measure::OutletFrequency, FrequencyUnit::Hertz, 20, 100),
             'rated_volts' => AmountInput::between(Measure::Voltage, VoltageUnit::Volt, 10, 500)->usually(110, 250)->by(120),
             'rated_hz' => AmountInput::between(Measure::OutletFrequency, FrequencyUnit::Hertz, 40, 70)->by(60)->inSpecBook(SpecFigure::RatedFrequency),
-            'recovery_seconds' => AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 0, 120)->usually(0, 20)->optional(),
+            'recovery_seconds' => AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 0, 120)->usually(0, 20)->optional()->timed(),
         ];
     }
 

@@ -44,7 +44,7 @@ final class InletFlowCalculation implements Calculation
     {
         return [
             'bucket_ml' => AmountInput::between(Measure::BucketVolume, VolumeUnit::Millilitre, 0, 200_000)->usually(2_000, 60_000),
-            'seconds' => AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 1, 1_800)->usually(5, 600),
+            'seconds' => AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 1, 1_800)->timed()->usually(5, 600),
             'gal_per_min' => AmountInput::between(Measure::WaterFlow, FlowUnit::GallonPerMinute, 0.2, 20)->usually(0.8, 8)->inSpecBook(SpecFigure::PumpFlow),
             'marks_percent' => AmountInput::between(Measure::Share, ShareUnit::Percent, 0, 50)->usually(1, 10)->by(3),
             'thumb_seconds' => AmountInput::between(Measure::Stopwatch, DurationUnit::Second, 0, 10)->usually(0.2, 2)->by(0.5),

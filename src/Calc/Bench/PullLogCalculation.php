@@ -42,7 +42,7 @@ final class PullLogCalculation implements Calculation
     public function inputs(): array
     {
         return [
-            'thrown_ml' => new AmountsInput(Measure::CylinderVolume, VolumeUnit::Millilitre, 0, 500),
+            'thrown_ml' => new AmountsInput(Measure::CylinderVolume, VolumeUnit::Millilitre, 0, 500, [0, 1, 5, 15]),
             'liquid' => new ChoiceInput(Ejecta::class, 'pull.ejecta', Ejecta::Gas),
         ];
     }

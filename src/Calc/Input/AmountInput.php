@@ -27,6 +27,8 @@ final readonly class AmountInput implements Input
         private ?array $usual = null,
         /** Under which the spec book knows it. */
         public ?SpecFigure $figure = null,
+        /** Taken with the page's stopwatch. */
+        private bool $isTimed = false,
     ) {
     }
 
@@ -42,22 +44,27 @@ final readonly class AmountInput implements Input
 
     public function by(float $default): self
     {
-        return new self($this->measure, $this->possible, $default, $this->isOptional, $this->usual, $this->figure);
+        return new self($this->measure, $this->possible, $default, $this->isOptional, $this->usual, $this->figure, $this->isTimed);
     }
 
     public function optional(): self
     {
-        return new self($this->measure, $this->possible, $this->default, true, $this->usual, $this->figure);
+        return new self($this->measure, $this->possible, $this->default, true, $this->usual, $this->figure, $this->isTimed);
     }
 
     public function usually(float $least, float $most): self
     {
-        return new self($this->measure, $this->possible, $this->default, $this->isOptional, [$least, $most], $this->figure);
+        return new self($this->measure, $this->possible, $this->default, $this->isOptional, [$least, $most], $this->figure, $this->isTimed);
+    }
+
+    public function timed(): self
+    {
+        return new self($this->measure, $this->possible, $this->default, $this->isOptional, $this->usual, $this->figure, true);
     }
 
     public function inSpecBook(SpecFigure $figure): self
     {
-        return new self($this->measure, $this->possible, $this->default, $this->isOptional, $this->usual, $figure);
+        return new self($this->measure, $this->possible, $this->default, $this->isOptional, $this->usual, $figure, $this->isTimed);
     }
 
     public function schema(string $about): array
@@ -115,6 +122,7 @@ final readonly class AmountInput implements Input
             'possible' => $this->possible->in($unit),
             'usual' => null === $this->usual ? null : (new Interval($this->usual[0], $this->usual[1], $this->possible->unit))->in($unit),
             'required' => $this->isRequired(),
+            'attr' => ['inputmode' => 'decimal', 'autocomplete' => 'off'] + ($this->isTimed ? ['data-timed' => ''] : []),
         ]];
     }
 }

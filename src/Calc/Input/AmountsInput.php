@@ -20,7 +20,8 @@ final readonly class AmountsInput implements Input
     private AmountInput $each;
     private Interval $possible;
 
-    public function __construct(private Measure $measure, Unit $unit, float $least, float $most)
+    /** @param list<float> $taps values that are a tap each on its page, in the unit */
+    public function __construct(private Measure $measure, Unit $unit, float $least, float $most, private array $taps = [])
     {
         $this->each = AmountInput::between($measure, $unit, $least, $most);
         $this->possible = new Interval($least, $most, $unit);
@@ -70,6 +71,6 @@ final readonly class AmountsInput implements Input
 
     public function field(Quantities $quantities, ChipChoices $choices): array
     {
-        return [AmountType::class, ['measure' => $this->measure, 'possible' => $this->possible->in($quantities->unit($this->measure)), 'most' => self::MOST, 'attr' => ['autocomplete' => 'off']]];
+        return [AmountType::class, ['measure' => $this->measure, 'possible' => $this->possible->in($quantities->unit($this->measure)), 'most' => self::MOST, 'attr' => ['autocomplete' => 'off'] + ([] === $this->taps ? [] : ['data-taps' => implode(' ', $this->taps)])]];
     }
 }

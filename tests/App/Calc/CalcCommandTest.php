@@ -45,6 +45,9 @@ final class CalcCommandTest extends KernelTestCase
         yield 'two-stroke crankcase' => ['crankcase-leak', ['start_psi' => 7, 'end_psi' => 4, 'seconds' => 180], 'loss_psi_per_min', 1, 1e-9];
         yield 'oil in the cold' => ['winter-grade', ['grade' => '5W', 'coldest_celsius' => -32], 'cranks_to_celsius', -30, 1e-9];
         yield 'old fuel' => ['old-fuel', ['months' => 24, 'kept' => 'vented'], 'loss_most', 0.6975, 1e-9];
+        yield 'jar by a photo' => ['jar-photo', ['bottom' => [500, 900], 'interface' => [500, 780], 'surface' => [500, 300], 'total_ml' => 100], 'lower_ml', 20, 1e-9];
+        yield 'dipstick by a photo' => ['stick-photo', ['low_mark' => [100, 500], 'full_mark' => [400, 100], 'oil' => [250, 300]], 'between_marks', 0.5, 1e-9];
+        yield 'blade by photos' => ['blade-photo', ['one_tip' => [0, 0], 'one_deck' => [200, 0], 'one_rule_from' => [0, 100], 'one_rule_to' => [1000, 100], 'other_tip' => [0, 0], 'other_deck' => [0, 280], 'other_rule_from' => [0, 0], 'other_rule_to' => [0, 1000], 'rule_mm' => 100], 'off_mm', 8, 1e-9];
         yield 'needle by a hand gauge' => ['needle-gauge', ['lifts_psi' => 7.5, 'seats_psi' => 6.4, 'after_minute_psi' => 5.9], 'loss_psi_per_min', 0.5, 1e-9];
         yield 'needle trace' => ['needle-trace', ['csv' => self::needle()], 'pop_off_psi', 7.5, 0.3];
         yield 'speed trace' => ['speed-trace', ['csv' => "t [s],f [Hz]\n".implode("\n", array_map(static fn (int $n): string => 0.1 * $n.',60', range(0, 200)))], 'mean_rpm', 3600, 0.1];

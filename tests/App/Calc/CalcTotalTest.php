@@ -89,7 +89,7 @@ final class CalcTotalTest extends KernelTestCase
             /** @var array<string, mixed> $items */
             $items = $schema['items'];
 
-            return array_map(static fn (): mixed => self::draw($items, true, $random), range(1, $random->int(1, 5)));
+            return array_map(static fn (): mixed => self::draw($items, true, $random), range(1, isset($schema['minItems']) ? 2 : $random->int(1, 5)));
         }
         if ('string' === $type) {
             $lines = array_map(static fn (int $n): string => $n * $random->one([0.01, 0.1, 1.0]).','.$random->float(-5, 20), range(0, $random->int(1, 200)));
