@@ -25,6 +25,9 @@ final readonly class Tachometer
     /** Another machine so loud, as a share, may be the one that is meant. */
     private const RIVAL_FROM = 0.18;
 
+    /** The track's own roughness, as a share. */
+    private const OWN = 0.03;
+
     /** Of the recording the close track must tell so much. */
     private const TRACKED_FROM = 0.5;
 
@@ -67,9 +70,10 @@ final readonly class Tachometer
             }
         }
         $readings = self::readings($middle, $factors, $firing, $track);
-        $isRivalled = $beat->loudness >= self::RIVAL_FROM;
+        $rival = Statistics::median($beat->rivals) ?? 0.0;
+        $isRivalled = $beat->loudness >= self::RIVAL_FROM && !self::isOwnHunt($rival, $track);
         if ($isRivalled) {
-            $readings = [...$readings, ...self::readings(Statistics::median($beat->rivals) ?? 0.0, [1.0], $firing, null)];
+            $readings = [...$readings, ...self::readings($rival, [1.0], $firing, null)];
         }
         $meant = null === $near ? [] : array_values(array_filter($readings, static fn (HeardSpeed $reading): bool => abs($reading->speed->in(SpeedUnit::Rpm) / $near->in(SpeedUnit::Rpm) - 1) <= self::NEAR));
         if (1 === \count($meant)) {
@@ -86,6 +90,15 @@ final readonly class Tachometer
             $readings,
             min(1.0, max(0.0, ($beat->strength - self::HEARD_FROM) / self::HEARD_FROM)),
         );
+    }
+
+    /** An engine that hunts is at two beats within a second; that is no second machine. */
+    private static function isOwnHunt(float $rival, BeatTrack $track): bool
+    {
+        $slowest = Statistics::quantile($track->beats, 0.02) ?? 0.0;
+        $quickest = Statistics::quantile($track->beats, 0.98) ?? 0.0;
+
+        return $rival >= $slowest * (1 - self::OWN) && $rival <= $quickest * (1 + self::OWN);
     }
 
     /** @return float half-width of a reading, as a share of it */

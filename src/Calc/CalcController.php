@@ -79,11 +79,13 @@ final class CalcController extends AbstractController
         $looked = $this->forms->looked($calculation, $job);
         $form = $this->forms->form($calculation, $looked, $job);
         $form->submit(array_intersect_key($request->getPayload()->all(), iterator_to_array($form)));
-        $answer = $this->forms->answer($calculation, $form);
+        $known = $this->forms->known($calculation, $job);
+        $more = self::untyped($known, $form);
+        $answer = $this->forms->answer($calculation, $form, $more);
         if (!$answer instanceof Answer) {
-            return $this->page($calculation, $form, $looked, $job);
+            return $this->page($calculation, $form, $looked, $job, $known);
         }
-        $this->recorder->observe($job, $member, $key, $answer->findings, worked: new WorkedOut($name, $this->forms->plainInputs($calculation, $form)));
+        $this->recorder->observe($job, $member, $key, $answer->findings, worked: new WorkedOut($name, $this->forms->plainInputs($calculation, $form, $more)));
         $this->addFlash('saved', 'Saved.');
 
         return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
@@ -96,7 +98,7 @@ final class CalcController extends AbstractController
      */
     private function page(Calculation $calculation, FormInterface $form, array $looked, ?Job $job, array $known = []): Response
     {
-        $answer = $this->forms->answer($calculation, $form);
+        $answer = $this->forms->answer($calculation, $form, self::untyped($known, $form));
         $page = new CalcPage(
             $calculation,
             $form->createView(),
@@ -112,6 +114,19 @@ final class CalcController extends AbstractController
         return $this->render('calc/calc.html.twig', ['calc' => $page, 'calc_words' => $this->calcWords, 'job' => $job], new Response(
             status: $form->isSubmitted() && null === $page->answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK,
         ));
+    }
+
+    /**
+     * What the record says of inputs that are no fields.
+     *
+     * @param array<string, mixed>                $known
+     * @param FormInterface<array<string, mixed>> $form
+     *
+     * @return array<string, mixed>
+     */
+    private static function untyped(array $known, FormInterface $form): array
+    {
+        return array_diff_key($known, iterator_to_array($form));
     }
 
     private function named(string $name): Calculation

@@ -99,12 +99,13 @@ final readonly class CalcForms
 
     /**
      * @param FormInterface<array<string, mixed>> $form
+     * @param array<string, mixed>                $more inputs that are no fields
      *
      * @return array<string, mixed> as the command line takes them
      */
-    public function plainInputs(Calculation $calculation, FormInterface $form): array
+    public function plainInputs(Calculation $calculation, FormInterface $form, array $more = []): array
     {
-        $values = $form->getData() ?? [];
+        $values = $more + ($form->getData() ?? []);
         $plain = [];
         foreach ($calculation->inputs() as $name => $input) {
             $value = $input->write($values[$name] ?? $input->default());

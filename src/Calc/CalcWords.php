@@ -133,7 +133,7 @@ final readonly class CalcWords
     /** What a bar or a mark is; a number is written as it is. */
     public function label(string $id): string
     {
-        return is_numeric($id) ? $id : $this->say('label.'.$id);
+        return is_numeric($id) ? $id : ($this->find('label.'.$id) ?? $this->words->fault($id));
     }
 
     private function plain(float|int|string $plain, Figure $figure): string

@@ -7,6 +7,7 @@ namespace AwakeShed\App\Calc;
 /** What a calculation is about, in the order of a job. */
 enum Topic: string
 {
+    case Quote = 'quote';
     case Fuel = 'fuel';
     case Oil = 'oil';
     case Cylinder = 'cylinder';

@@ -48,6 +48,7 @@ final class CalcCommandTest extends KernelTestCase
         yield 'jar by a photo' => ['jar-photo', ['bottom' => [500, 900], 'interface' => [500, 780], 'surface' => [500, 300], 'total_ml' => 100], 'lower_ml', 20, 1e-9];
         yield 'dipstick by a photo' => ['stick-photo', ['low_mark' => [100, 500], 'full_mark' => [400, 100], 'oil' => [250, 300]], 'between_marks', 0.5, 1e-9];
         yield 'blade by photos' => ['blade-photo', ['one_tip' => [0, 0], 'one_deck' => [200, 0], 'one_rule_from' => [0, 100], 'one_rule_to' => [1000, 100], 'other_tip' => [0, 0], 'other_deck' => [0, 280], 'other_rule_from' => [0, 0], 'other_rule_to' => [0, 1000], 'rule_mm' => 100], 'off_mm', 8, 1e-9];
+        yield 'quote' => ['quote', ['faults' => ['spark.plug_bad' => 1.0], 'wage_per_hour' => 60, 'base_hours' => 0.75], 'quote_middle', 57.5, 2];
         yield 'needle by a hand gauge' => ['needle-gauge', ['lifts_psi' => 7.5, 'seats_psi' => 6.4, 'after_minute_psi' => 5.9], 'loss_psi_per_min', 0.5, 1e-9];
         yield 'needle trace' => ['needle-trace', ['csv' => self::needle()], 'pop_off_psi', 7.5, 0.3];
         yield 'speed trace' => ['speed-trace', ['csv' => "t [s],f [Hz]\n".implode("\n", array_map(static fn (int $n): string => 0.1 * $n.',60', range(0, 200)))], 'mean_rpm', 3600, 0.1];
@@ -78,8 +79,8 @@ final class CalcCommandTest extends KernelTestCase
         foreach (self::worked() as [$name, $inputs]) {
             $tester->execute(['name' => $name, '--describe' => true]);
             $schema = $tester->getDisplay();
-            self::assertTrue((new Validator())->validate((object) $inputs, $schema)->isValid(), $name);
-            self::assertFalse((new Validator())->validate((object) ($inputs + ['more' => 1]), $schema)->isValid(), $name);
+            self::assertTrue((new Validator())->validate(self::asJson($inputs), $schema)->isValid(), $name);
+            self::assertFalse((new Validator())->validate(self::asJson($inputs + ['more' => 1]), $schema)->isValid(), $name);
         }
     }
 
@@ -110,6 +111,12 @@ final class CalcCommandTest extends KernelTestCase
         self::assertSame(2, $tester->execute($arguments, ['capture_stderr_separately' => true]));
         self::assertSame('', $tester->getDisplay());
         self::assertSame($lines, explode("\n", trim($tester->getErrorOutput())));
+    }
+
+    /** @param array<string, mixed> $inputs */
+    private static function asJson(array $inputs): mixed
+    {
+        return json_decode(json_encode((object) $inputs, \JSON_THROW_ON_ERROR), false, 16, \JSON_THROW_ON_ERROR);
     }
 
     public function testReadsStandardInput(): void

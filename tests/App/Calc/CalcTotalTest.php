@@ -91,6 +91,11 @@ final class CalcTotalTest extends KernelTestCase
 
             return array_map(static fn (): mixed => self::draw($items, true, $random), range(1, isset($schema['minItems']) ? 2 : $random->int(1, 5)));
         }
+        if ('object' === $type) {
+            \assert(\is_array($schema['propertyNames']) && \is_array($schema['propertyNames']['enum']));
+
+            return [$random->one(array_values(array_filter($schema['propertyNames']['enum'], is_string(...)))) => $random->float(0, 1)];
+        }
         if ('string' === $type) {
             $lines = array_map(static fn (int $n): string => $n * $random->one([0.01, 0.1, 1.0]).','.$random->float(-5, 20), range(0, $random->int(1, 200)));
 

@@ -47,6 +47,22 @@ final class FromRecordTest extends ShedTestCase
         self::assertSame('840', $page->filter('#drained_ml')->attr('value'));
     }
 
+    public function testAQuoteIsSharperWithEveryFinding(): void
+    {
+        $this->signIn();
+        $job = $this->pastGates($this->job());
+        $width = function () use ($job): float {
+            $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/quote?wage_per_hour=60&base_hours=0.75&owner_cap=120');
+            self::assertSelectorExists('[data-verdict="worth_it"], [data-verdict="ask"], [data-verdict="not_worth_it"]');
+
+            return (float) $page->filter('[data-figure="quote_most"]')->attr('data-plain') - (float) $page->filter('[data-figure="quote_least"]')->attr('data-plain');
+        };
+        $atIntake = $width();
+        self::assertGreaterThan(20, $atIntake);
+        $this->found($job, Finding::observed('compression.gauge', 'good'), Finding::observed('spark.tester', 'strong'), Finding::observed('flow.line', 'pours'), Finding::observed('needle.pressure', 'holds'), Finding::observed('look.plug', 'dry'), Finding::observed('jet.pilot', 'blocked'));
+        self::assertLessThan($atIntake, $width());
+    }
+
     public function testBeforeAndAfterStandAsAPair(): void
     {
         $this->signIn();

@@ -32,7 +32,7 @@ final class CansTest extends ShedTestCase
         $this->browser->submit($page->selectButton('Taken to the collection point')->form());
         self::assertSame(0.0, $this->fills()[0]->share());
         $this->browser->request('GET', '/waste');
-        $this->assertSays('2,400 mL');
+        $this->assertSays('2.4 L');
     }
 
     public function testTheLocalRulesAreWrittenDownOnceAndSaidWhereACanIsFull(): void

@@ -50,7 +50,9 @@ final class TachometerTest extends TestCase
     /** @return iterable<string, array{float, float}> period in s, depth */
     public static function hunts(): iterable
     {
+        yield 'quickest' => [0.55, 0.05];
         yield 'quick' => [0.8, 0.05];
+        yield 'deep' => [1.2, 0.07];
         yield 'usual' => [1.7, 0.05];
         yield 'slow' => [3.5, 0.06];
     }

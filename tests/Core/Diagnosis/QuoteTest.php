@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Diagnosis;
+
+use AwakeShed\Core\Diagnosis\Cures;
+use AwakeShed\Core\Diagnosis\Quote;
+use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\TestCase;
+
+final class QuoteTest extends TestCase
+{
+    private const CHANCES = ['carb.pilot_blocked' => 0.7, 'spark.coil_dead' => 0.2, 'fuel.stale' => 0.9, 'cylinder.worn' => 0.05];
+
+    public function testTheSpreadIsWhatALotOfJobsCome(): void
+    {
+        $cures = Cures::shipped();
+        $random = new Seeded(3);
+        $totals = [];
+        for ($job = 0; $job < 20_000; ++$job) {
+            $total = 45.0;
+            foreach (self::CHANCES as $fault => $chance) {
+                if ($random->float(0, 1) < $chance) {
+                    [$quick, $slow] = $cures->minutes($fault);
+                    [$cheap, $dear] = $cures->dollars($fault);
+                    // A dollar a minute; labor and parts go together, from the cheapest to the dearest.
+                    $total += $random->float($quick + $cheap, $slow + $dear);
+                }
+            }
+            $totals[] = $total;
+        }
+        sort($totals);
+        $quote = Quote::reckoned(self::CHANCES, $cures, 60.0, 0.75);
+        self::assertEqualsWithDelta($totals[2_000], $quote->least(), 4.0);
+        self::assertEqualsWithDelta($totals[10_000], $quote->middle(), 4.0);
+        self::assertEqualsWithDelta($totals[18_000], $quote->most(), 5.0);
+        foreach ([80, 110, 150] as $cap) {
+            self::assertEqualsWithDelta(\count(array_filter($totals, static fn (float $total): bool => $total <= $cap)) / 20_000, $quote->within($cap), 0.03);
+        }
+    }
+
+    public function testKnowingMoreNeverMakesItWider(): void
+    {
+        $cures = Cures::shipped();
+        $sure = ['carb.pilot_blocked' => 1.0, 'spark.coil_dead' => 0.0, 'fuel.stale' => 1.0, 'cylinder.worn' => 0.0];
+        self::assertLessThan(self::width(self::CHANCES), self::width($sure));
+        self::assertSame(0.0, self::width([]));
+        self::assertSame('cylinder.worn', array_key_first(Quote::reckoned(['cylinder.worn' => 0.5, 'spark.plug_bad' => 1.0], $cures, 60.0, 0.0)->faults));
+    }
+
+    public function testRefusesChancesThatAreNone(): void
+    {
+        $this->expectException(ImpossibleAmount::class);
+        Quote::reckoned(['fuel.stale' => 1.2], Cures::shipped(), 60.0, 0.75);
+    }
+
+    /** @param array<string, float> $chances */
+    private static function width(array $chances): float
+    {
+        $quote = Quote::reckoned($chances, Cures::shipped(), 60.0, 0.75);
+
+        return $quote->most() - $quote->least();
+    }
+}
