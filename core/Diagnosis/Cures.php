@@ -10,19 +10,21 @@ use AwakeShed\Core\Table;
 final readonly class Cures
 {
     /**
-     * @param array<string, array{int, int}> $minutes by fault, from the least to the most
-     * @param array<string, array{int, int}> $dollars of parts, by fault, from the least to the most
+     * @param array<string, array{int, int}> $minutes  by fault, from the least to the most
+     * @param array<string, array{int, int}> $dollars  of parts, by fault, from the least to the most
+     * @param list<list<string>>             $together faults whose cures share their work
+     * @param float                          $beside   share of their own time that the others of such a group take beside the longest
      */
-    private function __construct(private array $minutes, private array $dollars, public string $source)
+    private function __construct(private array $minutes, private array $dollars, private array $together, public float $beside, public string $source)
     {
     }
 
     public static function shipped(): self
     {
-        /** @var array{source_class: string, minutes: array<string, array{int, int}>, dollars: array<string, array{int, int}>} $data */
+        /** @var array{source_class: string, minutes: array<string, array{int, int}>, dollars: array<string, array{int, int}>, together: list<list<string>>, beside: float} $data */
         $data = Table::read(__DIR__.'/data/cures.json');
 
-        return new self($data['minutes'], $data['dollars'], $data['source_class']);
+        return new self($data['minutes'], $data['dollars'], $data['together'], $data['beside'], $data['source_class']);
     }
 
     /** @return array{int, int} min */
@@ -35,5 +37,28 @@ final readonly class Cures
     public function dollars(string $fault): array
     {
         return $this->dollars[$fault] ?? [0, 0];
+    }
+
+    /**
+     * @param list<string> $faults
+     *
+     * @return list<non-empty-list<string>> them by what shares its work, the longest of each group first
+     */
+    public function grouped(array $faults): array
+    {
+        $groups = [];
+        foreach ($faults as $fault) {
+            $name = $fault;
+            foreach ($this->together as $place => $group) {
+                $name = \in_array($fault, $group, true) ? (string) $place : $name;
+            }
+            $groups[$name][] = $fault;
+        }
+
+        return array_values(array_map(function (array $group): array {
+            usort($group, fn (string $one, string $other): int => $this->minutes($other)[1] <=> $this->minutes($one)[1]);
+
+            return $group;
+        }, $groups));
     }
 }

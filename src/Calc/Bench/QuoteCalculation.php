@@ -13,8 +13,8 @@ use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChancesInput;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\App\Calc\VerdictTone;
-use AwakeShed\App\Drawing\Bar;
-use AwakeShed\App\Drawing\BarDrawing;
+use AwakeShed\App\Drawing\Row;
+use AwakeShed\App\Drawing\RowsDrawing;
 use AwakeShed\App\Unit\Figures;
 use AwakeShed\App\Unit\Measure;
 use AwakeShed\Core\Diagnosis\Assessor;
@@ -74,6 +74,7 @@ final class QuoteCalculation implements Calculation, FromCase
             }
         }
         $quote = Quote::reckoned($chances, $this->cures, $in->get('wage_per_hour', Money::class)->inDollars(), $in->get('base_hours', Duration::class)->in(DurationUnit::Hour));
+        [$hoursLeast, $hoursMost] = $quote->hours();
         $limits = array_filter([$in->find('owner_cap', Money::class), $in->find('machine_worth', Money::class)]);
         $limit = [] === $limits ? null : min(array_map(static fn (Money $one): float => $one->inDollars(), $limits));
         $within = null === $limit ? null : $quote->within($limit);
@@ -99,13 +100,13 @@ final class QuoteCalculation implements Calculation, FromCase
                 $dollars('quote_least', $quote->least()),
                 $dollars('quote_middle', $quote->middle()),
                 $dollars('quote_most', $quote->most()),
-                Figure::number('hours_least', $quote->leastHours, 1),
-                Figure::number('hours_most', $quote->mostHours, 1),
+                Figure::number('hours_least', $hoursLeast, 1),
+                Figure::number('hours_most', $hoursMost, 1),
                 $dollars('quote_limit', $limit),
                 Figure::share('within', $within, 0),
             ],
-            drawing: [] === $shown ? null : BarDrawing::withBars('quote_by_fault', array_map(
-                static fn (string $name, QuotedFault $fault): Bar => new Bar($name, $fault->expected(), Figures::amount(Money::of($fault->expected(), MoneyUnit::Dollar), Measure::ReckonedCost), 0.0, $fault->most),
+            drawing: [] === $shown ? null : new RowsDrawing('quote_by_fault', array_map(
+                static fn (string $name, QuotedFault $fault): Row => new Row($name, Figures::share($fault->chance), Figures::amount(Money::of($fault->least, MoneyUnit::Dollar), Measure::ReckonedCost), Figures::amount(Money::of($fault->most, MoneyUnit::Dollar), Measure::ReckonedCost), $fault->chance),
                 array_keys($shown),
                 array_values($shown),
             )),

@@ -12,7 +12,7 @@ use PHPUnit\Framework\TestCase;
 
 final class QuoteTest extends TestCase
 {
-    private const CHANCES = ['carb.pilot_blocked' => 0.7, 'spark.coil_dead' => 0.2, 'fuel.stale' => 0.9, 'cylinder.worn' => 0.05];
+    private const CHANCES = ['carb.pilot_blocked' => 0.7, 'carb.main_jet_blocked' => 0.5, 'carb.passages_blocked' => 0.3, 'spark.coil_dead' => 0.2, 'fuel.stale' => 0.9, 'cylinder.worn' => 0.05];
 
     public function testTheSpreadIsWhatALotOfJobsCome(): void
     {
@@ -21,12 +21,16 @@ final class QuoteTest extends TestCase
         $totals = [];
         for ($job = 0; $job < 20_000; ++$job) {
             $total = 45.0;
-            foreach (self::CHANCES as $fault => $chance) {
-                if ($random->float(0, 1) < $chance) {
+            // The carburetor is off once: of its faults the longest in full, of the others a quarter of their time.
+            $isOff = false;
+            foreach (['carb.passages_blocked', 'carb.pilot_blocked', 'carb.main_jet_blocked', 'spark.coil_dead', 'fuel.stale', 'cylinder.worn'] as $fault) {
+                if ($random->float(0, 1) < self::CHANCES[$fault]) {
+                    $share = $isOff && str_starts_with($fault, 'carb.') ? 0.25 : 1.0;
+                    $isOff = $isOff || str_starts_with($fault, 'carb.');
                     [$quick, $slow] = $cures->minutes($fault);
                     [$cheap, $dear] = $cures->dollars($fault);
                     // A dollar a minute; labor and parts go together, from the cheapest to the dearest.
-                    $total += $random->float($quick + $cheap, $slow + $dear);
+                    $total += $random->float($share * $quick + $cheap, $share * $slow + $dear);
                 }
             }
             $totals[] = $total;
