@@ -199,11 +199,7 @@
             });
         };
         section.hidden = false;
-        file.addEventListener('change', (event) => {
-            event.stopPropagation();
-            if (!file.files[0]) {
-                return;
-            }
+        const show = (source) => {
             photos += 1;
             picture = new Image();
             picture.addEventListener('load', () => {
@@ -217,8 +213,15 @@
                 svg.removeAttribute('hidden');
                 draw();
             });
-            picture.src = URL.createObjectURL(file.files[0]);
+            picture.src = source;
+        };
+        file.addEventListener('change', (event) => {
+            event.stopPropagation();
+            if (file.files[0]) {
+                show(URL.createObjectURL(file.files[0]));
+            }
         });
+        section.querySelectorAll('[data-sample]').forEach((button) => button.addEventListener('click', () => show(button.dataset.sample)));
         svg.addEventListener('click', (event) => {
             const target = next();
             if (target && !event.target.closest('g')) {

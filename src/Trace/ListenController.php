@@ -34,11 +34,15 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** The phone as a tachometer: a recording of the running engine becomes a speed trace. The sound itself is not kept. */
 final class ListenController extends AbstractController
 {
     private const MOST_MEGABYTES = 20;
+
+    /** Of the tachometer's confidence. */
+    private const CLEAR = 0.5;
 
     public function __construct(
         private readonly ButtonForm $button,
@@ -47,6 +51,7 @@ final class ListenController extends AbstractController
         private readonly SpecBook $specs,
         private readonly Quantities $quantities,
         private readonly Words $words,
+        private readonly TranslatorInterface $translator,
     ) {
     }
 
@@ -74,6 +79,10 @@ final class ListenController extends AbstractController
         if (TachometerVerdict::Told !== $heard->verdict) {
             return $this->shown($job, $firing->value, $near, null, $heard);
         }
+        $this->addFlash('said', $this->translator->trans($heard->confidence >= self::CLEAR ? 'Heard clearly: %speed%, give or take %error%.' : 'Heard, with much else about it: %speed%, give or take %error%.', [
+            '%speed%' => $this->quantities->show($heard->readings[0]->speed, Measure::GovernedSpeed),
+            '%error%' => $this->quantities->show(ShaftSpeed::of($heard->error() * $heard->readings[0]->speed->in(SpeedUnit::Rpm), SpeedUnit::Rpm), Measure::GovernedSpeed),
+        ]));
         $trace = $this->keeper->import(TraceKind::Speed, $job, $key, $member, TraceKeeper::BY_SOUND, $heard->readings[0]->speeds);
 
         return $this->redirectToRoute('trace', ['trace' => $trace], Response::HTTP_SEE_OTHER);

@@ -106,14 +106,14 @@ final readonly class StageFigures
         }
         try {
             $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres($drained), null, Volume::millilitres(self::JUG_ML));
-            $plan = FlushPlan::reach($dilution->fraction, Clinging::SHARE, self::TARGET, self::NOT_BOILED, Volume::millilitres($mark));
+            $plan = FlushPlan::reach(0.0 === $dilution->fraction ? 0.0 : min(0.999, $dilution->most()), Clinging::SHARE, self::TARGET, self::NOT_BOILED, Volume::millilitres($mark));
         } catch (Refusal) {
             // Less came out than the mark: it says nothing of gasoline.
             return new StageResult(oilUsed: $used);
         }
 
         return new StageResult(dilution: $dilution, plan: $plan, given: ['flush-plan' => [
-            'dilution' => (string) round(100 * $dilution->fraction, 1), 'mark_ml' => (string) $mark, 'left_share' => (string) (100 * Clinging::SHARE), 'target' => (string) (100 * self::TARGET),
+            'dilution' => (string) round(100 * $dilution->fraction, 1), 'dilution_half_width' => (string) round(100 * $dilution->halfWidth, 1), 'mark_ml' => (string) $mark, 'left_share' => (string) (100 * Clinging::SHARE), 'target' => (string) (100 * self::TARGET),
             'not_boiled_share' => (string) (100 * self::NOT_BOILED), 'at_least' => (string) FlushPlan::USUAL_CHANGES, 'minutes_each' => '30',
         ]], oilUsed: $used, dilutions: BarDrawing::ofDilution($plan, self::TARGET));
     }

@@ -59,10 +59,11 @@ final class BladePhotoCalculation implements Calculation
     public function run(Given $in): Answer
     {
         $rule = $in->get('rule_mm', Length::class);
-        $error = $in->get('tap_error_px', Count::class)->inEach();
-        $gap = static fn (string $side): PhotoRule => PhotoRule::between($in->get($side.'_tip', Point::class), $in->get($side.'_deck', Point::class), $in->get($side.'_rule_from', Point::class), $in->get($side.'_rule_to', Point::class), $rule, $error);
+        $tap = $in->get('tap_error_px', Count::class)->inEach();
+        $gap = static fn (string $side): PhotoRule => PhotoRule::between($in->get($side.'_tip', Point::class), $in->get($side.'_deck', Point::class), $in->get($side.'_rule_from', Point::class), $in->get($side.'_rule_to', Point::class), $rule, $tap);
         [$one, $other] = [$gap('one'), $gap('other')];
-        $track = BladeTrack::measure($one->length, $other->length, $one->halfWidth->isGreaterThan($other->halfWidth) ? $one->halfWidth : $other->halfWidth);
+        $error = $one->halfWidth->isGreaterThan($other->halfWidth) ? $one->halfWidth : $other->halfWidth;
+        $track = BladeTrack::measure($one->length, $other->length, $error);
         $isTrue = $track->isTrue();
 
         return new Answer(
@@ -79,7 +80,7 @@ final class BladePhotoCalculation implements Calculation
             [
                 Figure::within('one_side_mm', $one->length, $one->halfWidth, LengthUnit::Millimetre, Measure::FeelerGap),
                 Figure::within('other_side_mm', $other->length, $other->halfWidth, LengthUnit::Millimetre, Measure::FeelerGap),
-                Figure::amount('off_mm', $track->offBy(), LengthUnit::Millimetre, Measure::FeelerGap),
+                Figure::within('off_mm', $track->offBy(), $error->times(\M_SQRT2), LengthUnit::Millimetre, Measure::FeelerGap),
             ],
             null === $isTrue ? [] : [Finding::observed('crank.true', $isTrue ? 'true' : 'bent')->measuring(['off_mm' => round($track->offBy()->inMillimetres(), 2)])],
         );
