@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use AwakeShed\Core\Simulation\EngineSound;
+use AwakeShed\Core\Sound\Firing;
+use AwakeShed\Core\Sound\Tachometer;
+use AwakeShed\Core\Sound\WavFile;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Trace\SpeedTrace;
@@ -140,6 +144,17 @@ foreach ([[10_000, 100.0], [200_000, 1000.0]] as [$samples, $rate]) {
     $ended = hrtime(true);
     printf("  %7d samples: read %6.1f ms, needle %6.1f ms, speed %6.1f ms, peak %5.1f MB, %s\n", $samples, ($read - $from) / 1e6, ($judged - $read) / 1e6, ($ended - $judged) / 1e6, memory_get_peak_usage() / 1e6, $needle->verdict->value);
 }
+
+echo "\nA minute of sound, 48 kHz, two channels of 24 bits (bar 2 s and 64 MB)\n";
+$second = EngineSound::engine(48_000, 6, static fn (): float => 26.0, 9)->noise(6)->wav(24, 2);
+$minute = substr($second, 0, 40).pack('V', 10 * (strlen($second) - 44)).str_repeat(substr($second, 44), 10);
+unset($second);
+memory_reset_peak_usage();
+$from = hrtime(true);
+$sound = WavFile::read($minute);
+$read = hrtime(true);
+$heard = Tachometer::hear($sound, Firing::FourStrokeSingle);
+printf("  read %6.1f ms, heard %6.1f ms, peak %5.1f MB, %s\n", ($read - $from) / 1e6, (hrtime(true) - $read) / 1e6, memory_get_peak_usage() / 1e6, $heard->verdict->value);
 
 fwrite(\STDERR, "\n  laying out ".MANY." jobs ...\n");
 $first = $number('SELECT MAX(id) FROM machine');

@@ -13,8 +13,10 @@ use AwakeShed\Core\Trace\Statistics;
  */
 final readonly class BeatTrack
 {
-    /** s from one value to the next: ten in the quickest hunt looked for. */
-    public const HOP = 0.05;
+    /** s from one value to the next: ten in the quickest hunt looked for, five of a long recording. */
+    private const HOP = 0.05;
+    private const LONG_HOP = 0.1;
+    private const LONG_FROM = 30.0;
 
     /** About the beat that is known roughly. */
     private const REACH = 0.09;
@@ -36,8 +38,9 @@ final readonly class BeatTrack
     /**
      * @param list<float> $times s
      * @param list<float> $beats Hz
+     * @param float       $asked at so many moments, told or not
      */
-    private function __construct(public array $times, public array $beats)
+    private function __construct(public array $times, public array $beats, private float $asked)
     {
     }
 
@@ -54,7 +57,8 @@ final readonly class BeatTrack
         }
         $times = $beats = [];
         $stretch = 0;
-        for ($time = 0.0; $time < $sound->duration(); $time += self::HOP) {
+        $hop = $sound->duration() > self::LONG_FROM ? self::LONG_HOP : self::HOP;
+        for ($time = 0.0; $time < $sound->duration(); $time += $hop) {
             while ($stretch < \count($rough->times) - 1 && $rough->times[$stretch + 1] <= $time) {
                 ++$stretch;
             }
@@ -66,7 +70,13 @@ final readonly class BeatTrack
             }
         }
 
-        return new self($times, $beats);
+        return new self($times, $beats, $sound->duration() / $hop);
+    }
+
+    /** @return float of the moments that were asked, so many told, 0 to 1 */
+    public function share(): float
+    {
+        return \count($this->beats) / max(1.0, $this->asked);
     }
 
     /** @return float|null Hz; null where it cannot be told */

@@ -54,7 +54,7 @@ final readonly class Tachometer
         $beat = Beat::of($sound);
         $track = BeatTrack::of($sound, $beat, $beat->hums);
         $middle = $track->middle();
-        if ($beat->strength < self::HEARD_FROM || null === $middle || \count($track->beats) < self::TRACKED_FROM * $sound->duration() / BeatTrack::HOP) {
+        if ($beat->strength < self::HEARD_FROM || null === $middle || $track->share() < self::TRACKED_FROM) {
             return new self(TachometerVerdict::NothingHeard, [], 0.0);
         }
         $factors = [1.0];
