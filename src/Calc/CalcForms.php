@@ -6,6 +6,9 @@ namespace AwakeShed\App\Calc;
 
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\ChoiceInput;
+use AwakeShed\App\Calc\Input\Input;
+use AwakeShed\App\Evidence\Content\Observed;
+use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\RecordReader;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Reader\Reader;
@@ -54,7 +57,31 @@ final readonly class CalcForms
     /** @return array<string, mixed> by input */
     public function known(Calculation $calculation, Job $job): array
     {
-        return $calculation instanceof FromCase ? $calculation->known($this->records->ofJob($job)->case()) : [];
+        $record = $this->records->ofJob($job);
+
+        return ($calculation instanceof FromCase ? $calculation->known($record->case()) : []) + self::kept($calculation, $record);
+    }
+
+    /** @return array<string, mixed> what is a matter of the job, as it was put into the record last */
+    private static function kept(Calculation $calculation, Record $record): array
+    {
+        $inputs = array_filter($calculation->inputs(), static fn (Input $input): bool => $input instanceof AmountInput && $input->isKept);
+        if ([] === $inputs) {
+            return [];
+        }
+        foreach (array_reverse($record->counting()) as $entry) {
+            $content = $entry->content();
+            if ($content instanceof Observed && $content->worked?->calculation === $calculation->name()) {
+                $kept = [];
+                foreach (array_intersect_key($content->worked->in, $inputs) as $name => $value) {
+                    $kept[$name] = $inputs[$name]->read($value);
+                }
+
+                return $kept;
+            }
+        }
+
+        return [];
     }
 
     /** @return array<string, FoundFigure> by input */

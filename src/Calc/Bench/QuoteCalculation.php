@@ -58,10 +58,10 @@ final class QuoteCalculation implements Calculation, FromCase
     {
         return [
             'faults' => new ChancesInput($this->vocabulary),
-            'wage_per_hour' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 1_000)->usually(10, 200)->by(60),
-            'base_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 20)->usually(0.25, 3)->by(0.75),
-            'owner_cap' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->usually(20, 2_000)->optional(),
-            'machine_worth' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->usually(20, 6_000)->optional(),
+            'wage_per_hour' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 1_000)->usually(10, 200)->by(60)->kept(),
+            'base_hours' => AmountInput::between(Measure::Labor, DurationUnit::Hour, 0, 20)->usually(0.25, 3)->by(0.75)->kept(),
+            'owner_cap' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->usually(20, 2_000)->optional()->kept(),
+            'machine_worth' => AmountInput::between(Measure::Price, MoneyUnit::Dollar, 0, 100_000)->usually(20, 6_000)->optional()->kept(),
         ];
     }
 

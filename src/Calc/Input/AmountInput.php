@@ -29,6 +29,8 @@ final readonly class AmountInput implements Input
         public ?SpecFigure $figure = null,
         /** Taken with the page's stopwatch. */
         private bool $isTimed = false,
+        /** A matter of the job, not a reading: what was put into its record last is filled in again. */
+        public bool $isKept = false,
     ) {
     }
 
@@ -44,27 +46,32 @@ final readonly class AmountInput implements Input
 
     public function by(float $default): self
     {
-        return new self($this->measure, $this->possible, $default, $this->isOptional, $this->usual, $this->figure, $this->isTimed);
+        return new self($this->measure, $this->possible, $default, $this->isOptional, $this->usual, $this->figure, $this->isTimed, $this->isKept);
     }
 
     public function optional(): self
     {
-        return new self($this->measure, $this->possible, $this->default, true, $this->usual, $this->figure, $this->isTimed);
+        return new self($this->measure, $this->possible, $this->default, true, $this->usual, $this->figure, $this->isTimed, $this->isKept);
     }
 
     public function usually(float $least, float $most): self
     {
-        return new self($this->measure, $this->possible, $this->default, $this->isOptional, [$least, $most], $this->figure, $this->isTimed);
+        return new self($this->measure, $this->possible, $this->default, $this->isOptional, [$least, $most], $this->figure, $this->isTimed, $this->isKept);
     }
 
     public function timed(): self
     {
-        return new self($this->measure, $this->possible, $this->default, $this->isOptional, $this->usual, $this->figure, true);
+        return new self($this->measure, $this->possible, $this->default, $this->isOptional, $this->usual, $this->figure, true, $this->isKept);
+    }
+
+    public function kept(): self
+    {
+        return new self($this->measure, $this->possible, $this->default, $this->isOptional, $this->usual, $this->figure, $this->isTimed, true);
     }
 
     public function inSpecBook(SpecFigure $figure): self
     {
-        return new self($this->measure, $this->possible, $this->default, $this->isOptional, $this->usual, $figure, $this->isTimed);
+        return new self($this->measure, $this->possible, $this->default, $this->isOptional, $this->usual, $figure, $this->isTimed, $this->isKept);
     }
 
     public function schema(string $about): array

@@ -61,6 +61,14 @@ final class FromRecordTest extends ShedTestCase
         self::assertGreaterThan(20, $atIntake);
         $this->found($job, Finding::observed('compression.gauge', 'good'), Finding::observed('spark.tester', 'strong'), Finding::observed('flow.line', 'pours'), Finding::observed('needle.pressure', 'holds'), Finding::observed('look.plug', 'dry'), Finding::observed('jet.pilot', 'blocked'));
         self::assertLessThan($atIntake, $width());
+        // What the owner will spend is asked once.
+        $address = '/jobs/'.$job->getId().'/bench/quote';
+        $this->post($address, ['wage_per_hour' => '55', 'base_hours' => '0.75', 'owner_cap' => '120']);
+        self::assertResponseRedirects();
+        $page = $this->browser->request('GET', $address);
+        self::assertSame('120', $page->filter('#owner_cap')->attr('value'));
+        self::assertSame('55', $page->filter('#wage_per_hour')->attr('value'));
+        self::assertSelectorTextContains('[data-known]', 'the owner will spend up to');
     }
 
     public function testBeforeAndAfterStandAsAPair(): void
