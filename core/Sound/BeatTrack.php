@@ -32,6 +32,10 @@ final readonly class BeatTrack
     /** Less like itself than this, it says nothing. */
     private const ALIKE = 0.25;
 
+    /** So many times what half of the values stay within, and no less than this share of the median: a sine stays within 1.5. */
+    private const STRAYS = 2.5;
+    private const LEAST_STRAY = 0.015;
+
     /** Slower than this is wind. */
     private const WIND_WINDOW = 0.012;
 
@@ -79,10 +83,19 @@ final readonly class BeatTrack
         return \count($this->beats) / max(1.0, $this->asked);
     }
 
-    /** @return float|null Hz; null where it cannot be told */
-    public function middle(): ?float
+    /** @return float|null Hz on the average, stray values left out; null where it cannot be told */
+    public function mean(): ?float
     {
-        return Statistics::median($this->beats);
+        $middle = Statistics::median($this->beats);
+        if (null === $middle) {
+            return null;
+        }
+        // Of a hunt that is cut off in the middle of a swing the median leans to one side; what another machine drew away is
+        // left out by how far the half of all values strays.
+        $strays = max(self::LEAST_STRAY, self::STRAYS * (Statistics::median(array_map(static fn (float $beat): float => abs($beat / $middle - 1), $this->beats)) ?? 0.0));
+        $near = array_filter($this->beats, static fn (float $beat): bool => abs($beat / $middle - 1) <= $strays);
+
+        return array_sum($near) / \count($near);
     }
 
     private static function between(Beat $rough, int $stretch, float $time): float

@@ -11,7 +11,7 @@ use AwakeShed\Core\Units\ShaftSpeed;
 final readonly class HeardSpeed
 {
     /**
-     * @param ShaftSpeed $speed  in the middle of the recording
+     * @param ShaftSpeed $speed  on the average over the recording
      * @param Series     $speeds rad/s over time; empty for a machine that was not followed
      */
     public function __construct(public ShaftSpeed $speed, public Series $speeds)

@@ -53,8 +53,8 @@ final readonly class Tachometer
     {
         $beat = Beat::of($sound);
         $track = BeatTrack::of($sound, $beat, $beat->hums);
-        $middle = $track->middle();
-        if ($beat->strength < self::HEARD_FROM || null === $middle || $track->share() < self::TRACKED_FROM) {
+        $mean = $track->mean();
+        if ($beat->strength < self::HEARD_FROM || null === $mean || $track->share() < self::TRACKED_FROM) {
             return new self(TachometerVerdict::NothingHeard, [], 0.0);
         }
         $factors = [1.0];
@@ -69,7 +69,7 @@ final readonly class Tachometer
                 $factors[] = $factor;
             }
         }
-        $readings = self::readings($middle, $factors, $firing, $track);
+        $readings = self::readings($mean, $factors, $firing, $track);
         $rival = Statistics::median($beat->rivals) ?? 0.0;
         $isRivalled = $beat->loudness >= self::RIVAL_FROM && !self::isOwnHunt($rival, $track);
         if ($isRivalled) {
