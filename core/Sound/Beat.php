@@ -30,6 +30,10 @@ final readonly class Beat
     private const HUM_GROUND = 12;
     private const MOST_HUMS = 4;
 
+    /** Places the window smears a tone over, and natural logarithm of power over everything else. */
+    private const OWN_PLACES = 4;
+    private const ALONE_FROM = 2.5;
+
     /** No path goes there. */
     private const NEVER = -10.0;
 
@@ -60,15 +64,19 @@ final readonly class Beat
             foreach ($spectrum->powers($sound->samples, $n * $hop, ($n + 1) * $hop) as $which => $power) {
                 if ($n + $which < $count) {
                     $powers[] = $power;
-                    $scores[] = $combs->scored($power);
                     $times[] = (($n + $which) * $hop + $hop) / $sound->rate;
                 }
             }
         }
+        $means = self::means($powers);
+        $alone = self::alone($means);
+        foreach ($powers as $power) {
+            $scores[] = $combs->scored($power, $alone);
+        }
         \assert([] !== $scores, 'A sound of a second has a stretch.');
         $path = self::path($scores);
 
-        return self::judged($times, $combs->beats, $scores, $path, $powers, $width);
+        return self::judged($times, $combs->beats, $scores, $path, $powers, $width, $means);
     }
 
     /**
@@ -117,8 +125,9 @@ final readonly class Beat
      * @param non-empty-list<int>                   $path
      * @param list<list<float>>                     $powers     of each stretch
      * @param float                                 $width      of a place of them, Hz
+     * @param list<float>                           $means      of the logarithms of the powers, by place
      */
-    private static function judged(array $times, array $candidates, array $scores, array $path, array $powers, float $width): self
+    private static function judged(array $times, array $candidates, array $scores, array $path, array $powers, float $width, array $means): self
     {
         $strength = self::strength($scores, $path, 0);
         $octaves = [];
@@ -142,7 +151,7 @@ final readonly class Beat
             $octaves,
             $other,
             $loudness > 0.0 ? self::loudness($powers, $other, $first, $width) / $loudness : \INF,
-            self::hums($powers, $first, $width),
+            self::hums($means, $first, $width),
         );
     }
 
@@ -205,17 +214,13 @@ final readonly class Beat
     }
 
     /**
-     * @param list<list<float>> $powers
-     * @param list<float>       $beats  Hz, of each stretch
+     * @param list<float> $means of the logarithms of the powers, by place
+     * @param list<float> $beats Hz, of each stretch
      *
      * @return list<float> Hz
      */
-    private static function hums(array $powers, array $beats, float $width): array
+    private static function hums(array $means, array $beats, float $width): array
     {
-        $means = [];
-        foreach (array_keys($powers[0] ?? []) as $n) {
-            $means[] = array_sum(array_map(static fn (array $power): float => log(($power[$n] ?? 0.0) + 1e-12), $powers)) / max(1, \count($powers));
-        }
         $beat = $beats[intdiv(\count($beats), 2)];
         $hums = [];
         for ($n = 3; $n < \count($means) - 3; ++$n) {
@@ -234,6 +239,45 @@ final readonly class Beat
         }
 
         return \array_slice($hums, 0, self::MOST_HUMS);
+    }
+
+    /**
+     * @param list<list<float>> $powers
+     *
+     * @return list<float> of the logarithms of the powers, by place
+     */
+    private static function means(array $powers): array
+    {
+        $means = [];
+        foreach (array_keys($powers[0] ?? []) as $n) {
+            $means[] = array_sum(array_map(static fn (array $power): float => log(($power[$n] ?? 0.0) + 1e-12), $powers)) / max(1, \count($powers));
+        }
+
+        return $means;
+    }
+
+    /**
+     * Places of one tone far louder than all else that is heard: a hum, whose every fraction would look like a beat. Of an
+     * engine's lines several are loud.
+     *
+     * @param list<float> $means
+     *
+     * @return list<int>
+     */
+    private static function alone(array $means): array
+    {
+        $top = 0;
+        foreach ($means as $n => $mean) {
+            $top = $mean > ($means[$top] ?? -\INF) ? $n : $top;
+        }
+        $about = -\INF;
+        foreach ($means as $n => $mean) {
+            if (abs($n - $top) > self::OWN_PLACES) {
+                $about = max($about, $mean);
+            }
+        }
+
+        return ($means[$top] ?? 0.0) - $about > self::ALONE_FROM ? range(max(0, $top - self::OWN_PLACES), $top + self::OWN_PLACES) : [];
     }
 
     /** @param list<float> $means */

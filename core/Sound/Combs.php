@@ -32,6 +32,9 @@ final readonly class Combs
     /** Hz to either side from which a line's ground is taken. */
     private const GROUND_WIDTH = 40.0;
 
+    /** Of the mean power; nothing below it is heard. */
+    private const BOTTOM = 1e-3;
+
     /** Natural logarithm of power over the ground; louder counts no more, or one hum would be a comb. */
     private const LOUDEST = 3.0;
 
@@ -127,8 +130,10 @@ final readonly class Combs
         $logs = [];
         $sums = [0.0];
         $sum = 0.0;
+        // Without any noise the valleys between lines are bottomless, and every ripple in them a line.
+        $bottom = self::BOTTOM * array_sum($power) / max(1, $count) + 1e-12;
         foreach ($power as $value) {
-            $log = log($value + 1e-12);
+            $log = log($value + $bottom);
             $logs[] = $log;
             $sums[] = $sum += $log;
         }
@@ -146,12 +151,16 @@ final readonly class Combs
 
     /**
      * @param list<float> $power of a stretch of sound
+     * @param list<int>   $alone places of tones that are nobody's line
      *
      * @return non-empty-list<float> by candidate: how far the lines of its comb stand out over what lies between them, natural logarithm of power
      */
-    public function scored(array $power): array
+    public function scored(array $power, array $alone): array
     {
         $out = self::standingOut($power, $this->width);
+        foreach (array_intersect($alone, array_keys($out)) as $n) {
+            $out[$n] = 0.0;
+        }
         $scores = [];
         foreach ($this->combs as [$lines, $halves, $thirds]) {
             $loud = $half = $third = 0.0;

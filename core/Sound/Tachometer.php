@@ -16,14 +16,14 @@ use AwakeShed\Core\Units\SpeedUnit;
 final readonly class Tachometer
 {
     /** How far the lines of a comb stand out, on the average, natural logarithm of power; in noise alone chance reaches about 0.7. */
-    private const HEARD_FROM = 0.95;
+    private const HEARD_FROM = 1.02;
 
     /** An octave so strong, as a share of the beat's own strength, may be the beat. */
     private const LOWER_FITS_FROM = 0.8;
     private const UPPER_FITS_FROM = 0.45;
 
     /** Another machine so loud, as a share, may be the one that is meant. */
-    private const RIVAL_FROM = 0.18;
+    private const RIVAL_FROM = 0.15;
 
     /** The track's own roughness, as a share. */
     private const OWN = 0.03;

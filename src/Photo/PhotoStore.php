@@ -26,6 +26,7 @@ final readonly class PhotoStore
 
     /** Decoding takes 4 bytes a pixel; a phone's picture has about 12 million. */
     private const MOST_PIXELS = 40_000_000;
+    private const MOST_BYTES = 12 * 1024 * 1024;
 
     /** Of one form. Each takes its time, and the form's page waits for all of them. */
     public const MOST_AT_ONCE = 20;
@@ -59,6 +60,12 @@ final readonly class PhotoStore
         }
         if (\count($paths) > self::MOST_AT_ONCE) {
             throw UnusablePhoto::tooMany(self::MOST_AT_ONCE, \count($paths));
+        }
+        foreach ($paths as $path) {
+            // PHP lets more through, for sound.
+            if ((int) @filesize($path) > self::MOST_BYTES) {
+                throw UnusablePhoto::tooLarge();
+            }
         }
         // A picture's size costs by its pixels, which its header tells before any of it is decoded.
         $pixels = array_sum(array_map(self::pixels(...), $paths));

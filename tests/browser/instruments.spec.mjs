@@ -52,10 +52,10 @@ test('a photo is the graduated jar, by taps and by keys, and its figures go into
     }
     await expect(verdict(page)).toContainText(/The lower layer is (19|20)/);
     // A point is moved by keys, and the field follows.
-    const edge = await page.getByLabel('Edge between the layers').inputValue();
+    const edge = await page.getByRole('textbox', { name: 'Edge between the layers' }).inputValue();
     await page.locator('.photo-sheet g').nth(1).focus();
     await page.keyboard.press('Shift+ArrowUp');
-    await expect(page.getByLabel('Edge between the layers')).not.toHaveValue(edge);
+    await expect(page.getByRole('textbox', { name: 'Edge between the layers' })).not.toHaveValue(edge);
     await page.getByRole('link', { name: 'Into the jar of the tank' }).click();
     await expect(page.getByLabel('Of that, the lower layer')).toHaveValue(/^(19|20|21)/);
 });
