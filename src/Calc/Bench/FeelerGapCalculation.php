@@ -22,10 +22,24 @@ use AwakeShed\Core\Units\LengthUnit;
 /** A gap read with a feeler; which gap it is, and how the spec book calls its limits, each kind says. */
 abstract class FeelerGapCalculation implements Calculation
 {
+    private const WORST_FIRST = [GapFit::Tight, GapFit::Wide, GapFit::HalfKnown, GapFit::Fits];
+
     abstract protected function gap(): Gap;
 
     /** @return array{SpecFigure, SpecFigure} least and most */
     abstract protected function limits(): array;
+
+    /** @return array<string, string> every reading beside the first, by the words before its figures: the input it comes from */
+    protected function others(): array
+    {
+        return ['other_' => 'other_mm'];
+    }
+
+    /** @return array{string, string} the inputs that hold the range of a reading */
+    protected function rangeOf(string $reading, Given $in): array
+    {
+        return ['spec_least_mm', 'spec_most_mm'];
+    }
 
     public function inputs(): array
     {
@@ -35,18 +49,30 @@ abstract class FeelerGapCalculation implements Calculation
             'measured_mm' => $this->measured(),
             'spec_least_mm' => self::limit($least),
             'spec_most_mm' => self::limit($most),
-        ];
+        ] + array_fill_keys(array_values($this->others()), $this->measured()->optional());
     }
 
-    public function run(Given $in): Answer
+    /** Of a twin both cylinders, and each gap by itself: the one that is off speaks for all. */
+    final public function run(Given $in): Answer
     {
-        $read = $this->read($in, 'measured_mm', 'spec_least_mm', 'spec_most_mm');
+        $first = $this->read($in, 'measured_mm', 'spec_least_mm', 'spec_most_mm');
+        $figures = self::figures($first);
+        [$read, $worst] = [['gap_mm' => $first], $first->fit()];
+        foreach ($this->others() as $before => $input) {
+            $other = null === $in->find($input, Length::class) ? null : $this->read($in, $input, ...$this->rangeOf($before, $in));
+            $figures[] = Figure::word($before.'fit', $other?->fit(), 'gap_fit');
+            if (null !== $other) {
+                $figures = [...$figures, ...array_values(array_filter(self::figures($other, $before), static fn (Figure $figure): bool => $before.'fit' !== $figure->key))];
+                $read[$before.'gap_mm'] = $other;
+                $worst = array_search($other->fit(), self::WORST_FIRST, true) < array_search($worst, self::WORST_FIRST, true) ? $other->fit() : $worst;
+            }
+        }
 
-        return new Answer(self::verdict($read), self::tone($read->fit()), self::figures($read), $this->findings($read->fit(), ['gap_mm' => $read]));
+        return new Answer(1 === \count($read) ? self::verdict($first) : 'several', self::tone($worst), $figures, $this->findings($worst, $read));
     }
 
     /** A third of the least to twice the most that is usual: further off it is asked whether another unit was meant. */
-    final protected function measured(): AmountInput
+    private function measured(): AmountInput
     {
         [$least, $most] = $this->gap()->usual();
 
@@ -58,17 +84,17 @@ abstract class FeelerGapCalculation implements Calculation
         return AmountInput::between(Measure::FeelerGap, LengthUnit::Millimetre, 0, 5)->optional()->inSpecBook($figure);
     }
 
-    final protected function read(Given $in, string $measured, string $least, string $most): FeelerGap
+    private function read(Given $in, string $measured, string $least, string $most): FeelerGap
     {
         return FeelerGap::read($this->gap(), $in->get($measured, Length::class), $in->find($least, Length::class), $in->find($most, Length::class));
     }
 
-    final protected static function verdict(FeelerGap $read): string
+    private static function verdict(FeelerGap $read): string
     {
         return $read->fit()->value.($read->isUnverified ? '_unverified' : '');
     }
 
-    final protected static function tone(GapFit $fit): VerdictTone
+    private static function tone(GapFit $fit): VerdictTone
     {
         return match ($fit) {
             GapFit::Fits => VerdictTone::Good,
@@ -78,7 +104,7 @@ abstract class FeelerGapCalculation implements Calculation
     }
 
     /** @return list<Figure> in both units a feeler is marked in */
-    final protected static function figures(FeelerGap $read, string $before = ''): array
+    private static function figures(FeelerGap $read, string $before = ''): array
     {
         return [
             Figure::number($before.'least_mm', $read->least?->inMillimetres(), 3),
@@ -97,7 +123,7 @@ abstract class FeelerGapCalculation implements Calculation
      *
      * @return list<Finding> none where the range is only half known: that is no finding yet
      */
-    final protected function findings(GapFit $fit, array $read): array
+    private function findings(GapFit $fit, array $read): array
     {
         $test = $this->act();
 

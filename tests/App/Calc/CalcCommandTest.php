@@ -144,7 +144,8 @@ final class CalcCommandTest extends KernelTestCase
         yield 'faster under load' => ['alternator', ['rpm' => 3600, 'loaded_rpm' => 3650, 'band_percent' => 1], 'faster_loaded'];
         yield 'exactly at the limits of a class' => ['alternator', ['rpm' => 3780, 'loaded_rpm' => 3600, 'band_percent' => 1.5], 'class'];
         yield 'half a range' => ['valve-lash', ['measured_mm' => 0.25, 'spec_least_mm' => 0.2], 'half_known'];
-        yield 'intake and exhaust apart' => ['valve-lash', ['measured_mm' => 0.1, 'exhaust_mm' => 0.3], 'both'];
+        yield 'intake and exhaust apart' => ['valve-lash', ['measured_mm' => 0.1, 'exhaust_mm' => 0.3], 'several'];
+        yield 'the plugs of a twin' => ['plug-gap', ['measured_mm' => 0.7, 'other_mm' => 1.0], 'several'];
         yield 'colder than any oil cranks' => ['season-oil', ['coldest_celsius' => -45, 'mark_ml' => 600], 'too_cold'];
         yield 'an eighth is an eighth' => ['blade-track', ['one_side_mm' => 10, 'other_side_mm' => 13.175, 'rule_error_mm' => 0], 'true'];
         yield 'two steps at once' => ['jet-enlarging', ['bore_mm' => 0.4, 'to_mm' => 0.51, 'school' => 'next_size_up', 'done' => ['everything_cleaned', 'gaskets_tight', 'needle_tested']], 'too_far'];
