@@ -75,6 +75,14 @@ final readonly class ActEffects
         return $this->acts[$act]['as'] ?? null;
     }
 
+    /** @return array{float, float}|null the least and the most of a figure, in its unit; null where it has no bounds */
+    public function bounds(string $figure): ?array
+    {
+        [$least, $most] = $this->figures[$figure] ?? [null, null];
+
+        return null === $least || null === $most ? null : [(float) $least, (float) $most];
+    }
+
     /** @throws ImpossibleAct when a figure is none of the act's or outside its bounds */
     public function check(Done $done): void
     {

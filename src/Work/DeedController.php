@@ -14,6 +14,7 @@ use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Unit\ActFigures;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Stage\ActEffects;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -26,7 +27,7 @@ final class DeedController extends AbstractController
 {
     #[Route('/jobs/{job}/deeds', name: 'deed', requirements: ['job' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function record(Job $job, Request $request, ButtonForm $button, Vocabulary $vocabulary, ActRecorder $recorder, ActFigures $read, Shelf $shelf, WayBack $wayBack, #[CurrentUser] Member $member): Response
+    public function record(Job $job, Request $request, ButtonForm $button, Vocabulary $vocabulary, ActRecorder $recorder, ActFigures $read, ActEffects $effects, Shelf $shelf, WayBack $wayBack, #[CurrentUser] Member $member): Response
     {
         $key = $button->check($request);
         $act = $vocabulary->act($button->text($request, 'act'));
@@ -34,7 +35,7 @@ final class DeedController extends AbstractController
         foreach ($act->measured as $figure) {
             $typed = $button->text($request, $figure);
             if ('' !== $typed) {
-                $measured[$figure] = $read->read($figure, $typed);
+                $measured[$figure] = $read->read($figure, $typed, $effects->bounds($figure));
             }
         }
         $oil = $button->text($request, 'oil');
