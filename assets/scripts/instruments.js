@@ -10,7 +10,12 @@
         field.value = text;
         field.dispatchEvent(new Event('input', { bubbles: true }));
     };
-    const answer = (form) => form.querySelector('.calc-fields input').dispatchEvent(new Event('change', { bubbles: true }));
+    // Asked only once nothing is missing: an instrument fills the fields before the rest is typed.
+    const answer = (form) => {
+        if (![...form.querySelectorAll('.calc-fields [required]')].some((field) => field.value.trim() === '')) {
+            form.querySelector('.calc-fields input').dispatchEvent(new Event('change', { bubbles: true }));
+        }
+    };
 
     // --- The microphone: what it hears becomes a WAV in the file field, and is sent with the form.
 
@@ -151,11 +156,7 @@
             const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
             return [Math.max(0, Math.round(point.x)), Math.max(0, Math.round(point.y))];
         };
-        const settle = () => {
-            if (!all().some((field) => field.required && field.value.trim() === '')) {
-                answer(section.closest('form'));
-            }
-        };
+        const settle = () => answer(section.closest('form'));
         const draw = () => {
             svg.querySelectorAll('g').forEach((mark) => mark.remove());
             const target = next();
