@@ -24,13 +24,19 @@ final readonly class Shorthand
     private const ACT_WEIGHT = 0.8;
 
     /** Words that tell nothing apart. */
-    private const SMALL = ['the', 'a', 'of', 'it', 'to', 'is', 'and', 'or'];
+    public const SMALL = ['the', 'a', 'of', 'it', 'to', 'is', 'and', 'or', 'like'];
+
+    /** A phrase of the trade goes before whatever its words alone might be. */
+    private const PHRASE_SCORE = 2.0;
+
+    /** A word that stands for another tells a little less than the other. */
+    private const STANDS_FOR = 0.9;
 
     /**
      * @param list<array{test: string, outcome: string|null, testWords: list<string>, outcomeWords: list<string>, act?: ActDefinition}> $lexicon
      *                                                                                                                                           what can be said, in lower case; a null outcome takes a number
      */
-    public function __construct(private array $lexicon)
+    public function __construct(private array $lexicon, private TradeWords $trade)
     {
     }
 
@@ -78,7 +84,7 @@ final readonly class Shorthand
         if (null !== $exact) {
             return [[$exact, 1.0]];
         }
-        $typed = preg_split('/[\s:=]+|,(?!\d)|(?<!\d),/', mb_strtolower(trim($part)), -1, \PREG_SPLIT_NO_EMPTY);
+        $typed = preg_split('/[\s:=]+|,(?!\d)|(?<!\d),|(?<=\p{L})-(?=\p{L})/u', mb_strtolower(trim($part)), -1, \PREG_SPLIT_NO_EMPTY);
         $words = array_diff(false === $typed ? [] : $typed, self::SMALL);
         $numbers = [];
         foreach ($words as $place => $word) {
@@ -87,13 +93,14 @@ final readonly class Shorthand
                 unset($words[$place]);
             }
         }
+        $phrases = [] === $numbers ? $this->phrases(array_values($words)) : [];
         // The longest choose first: a short one may fit where only a long one does.
         usort($words, static fn (string $one, string $other): int => mb_strlen($other) <=> mb_strlen($one));
         $found = [];
         foreach ([] === $words ? [] : $this->lexicon as $place => $entry) {
             $act = $entry['act'] ?? null;
             $takesNumber = null === $entry['outcome'] && null === $act;
-            $score = $takesNumber === ([] === $numbers) ? null : self::score($words, $entry);
+            $score = $takesNumber === ([] === $numbers) ? null : $this->score($words, $entry);
             if (null !== $score) {
                 $meant = match (true) {
                     null !== $act => [new Done($act)],
@@ -108,7 +115,30 @@ final readonly class Shorthand
         }
         usort($found, static fn (array $one, array $other): int => [$other[1], $one[2]] <=> [$one[1], $other[2]]);
 
-        return array_map(static fn (array $one): array => [$one[0], $one[1]], $found);
+        $found = array_map(static fn (array $one): array => [$one[0], $one[1]], $found);
+
+        $named = array_map(static fn (array $one): string => self::id($one[0]), $phrases);
+
+        return [...$phrases, ...array_values(array_filter($found, static fn (array $one): bool => !\in_array(self::id($one[0]), $named, true)))];
+    }
+
+    /**
+     * @param list<string> $words
+     *
+     * @return list<array{Finding|Done, float}>
+     */
+    private function phrases(array $words): array
+    {
+        $found = [];
+        foreach ($this->trade->meant($words) as $place => $meaning) {
+            $one = $this->spelledOut($meaning);
+            if (null !== $one) {
+                // Of several none is plain: they are offered in the order of the trade.
+                $found[] = [$one, self::PHRASE_SCORE - 0.01 * $place];
+            }
+        }
+
+        return $found;
     }
 
     /** By the vocabulary's own ids, as completion writes them: "look.plug dry". */
@@ -136,7 +166,7 @@ final readonly class Shorthand
      *
      * @return float|null null when a word begins none of the entry's
      */
-    private static function score(array $typed, array $entry): ?float
+    private function score(array $typed, array $entry): ?float
     {
         $score = 0.0;
         $used = [];
@@ -145,9 +175,10 @@ final readonly class Shorthand
             $bestAt = null;
             foreach (['testWords' => 1.0, 'outcomeWords' => self::OUTCOME_WEIGHT] as $where => $weight) {
                 foreach ($entry[$where] as $place => $known) {
-                    if (!isset($used[$where.$place]) && str_starts_with($known, $word)) {
+                    $share = isset($used[$where.$place]) ? 0.0 : $this->likeness($word, $known);
+                    if ($share > 0.0) {
                         // The first word of a name says more than the ones after it.
-                        $worth = $weight * (0.5 + 0.5 * mb_strlen($word) / mb_strlen($known)) / (1 + 0.15 * $place);
+                        $worth = $weight * $share / (1 + 0.15 * $place);
                         if ($worth > $best) {
                             $best = $worth;
                             $bestAt = $where.$place;
@@ -165,5 +196,20 @@ final readonly class Shorthand
         $unsaid = \count($entry['testWords']) - \count(array_filter(array_keys($used), static fn (string $key): bool => str_starts_with($key, 'testWords')));
 
         return $score / \count($typed) - self::UNSAID * $unsaid;
+    }
+
+    /** @return float 0 for none, 1 for the word itself */
+    private function likeness(string $word, string $known): float
+    {
+        if (str_starts_with($known, $word)) {
+            return 0.5 + 0.5 * mb_strlen($word) / mb_strlen($known);
+        }
+
+        return \in_array($known, $this->trade->standsFor($word), true) ? self::STANDS_FOR : 0.0;
+    }
+
+    private static function id(Finding|Done $meant): string
+    {
+        return $meant instanceof Done ? $meant->act->id : $meant->test.' '.($meant->number ?? implode(' ', $meant->outcomes));
     }
 }

@@ -7,12 +7,13 @@ namespace AwakeShed\App\Diagnosis;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\Shorthand;
+use AwakeShed\Core\Evidence\TradeWords;
 use AwakeShed\Core\Evidence\Vocabulary;
 
 /** All that can be said of a machine, in the reader's words and the vocabulary's own, for the shorthand. */
 final readonly class Lexicon
 {
-    public function __construct(private Vocabulary $vocabulary, private Words $words)
+    public function __construct(private Vocabulary $vocabulary, private Words $words, private TradeWords $trade)
     {
     }
 
@@ -40,6 +41,6 @@ final readonly class Lexicon
             }
         }
 
-        return new Shorthand($lexicon);
+        return new Shorthand($lexicon, $this->trade);
     }
 }

@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Evidence;
 
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Shorthand;
+use AwakeShed\Core\Evidence\TradeWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -55,6 +56,6 @@ final class ShorthandTest extends TestCase
             ['test' => 'jet.pilot', 'outcome' => 'blocked', 'testWords' => ['pilot', 'jet'], 'outcomeWords' => ['blocked']],
             ['test' => 'jet.main', 'outcome' => 'blocked', 'testWords' => ['main', 'jet'], 'outcomeWords' => ['blocked']],
             ['test' => 'claim.idle_months', 'outcome' => null, 'testWords' => ['stood', 'idle', 'months'], 'outcomeWords' => []],
-        ]);
+        ], TradeWords::none());
     }
 }
