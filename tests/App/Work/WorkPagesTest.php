@@ -82,7 +82,7 @@ final class WorkPagesTest extends ShedTestCase
         self::assertResponseRedirects();
         $this->browser->followRedirect();
         self::assertSelectorTextContains('[data-dilution]', 'About 42 % of it is gasoline. 2 changes bring it under two.');
-        self::assertStringContainsString('before 42.4 %, 1 4.2 %', (string) $this->browser->getCrawler()->filter('.bars-drawing')->attr('aria-label'), 'and are drawn, change by change');
+        self::assertStringContainsString('before 44.2 %, 1 4.4 %', (string) $this->browser->getCrawler()->filter('.bars-drawing')->attr('aria-label'), 'and are drawn, change by change');
         self::assertSelectorTextContains('.saved', 'Oil drained: 900 mL');
         self::assertSelectorExists('#act-flush-fill_1');
         self::assertSame(900.0, self::service(WasteRepository::class)->totals()['oil_gasoline']->inMillilitres());
