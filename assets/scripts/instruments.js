@@ -150,8 +150,13 @@
         let photos = 0;
         const sides = () => (all().some((field) => field.name.startsWith('other_')) ? ['one_', 'other_'] : ['']);
         const fields = () => all().filter((field) => field.name.startsWith(sides()[Math.max(0, Math.min(photos, sides().length) - 1)]));
+        // By name, since an answer has put new fields into the form under the same marks.
+        const live = (field) => section.closest('form').elements.namedItem(field.name);
         const next = () => fields().find((field) => field.value.trim() === '');
         let picture = null;
+        // Moved by keys: answered once the mark is left, so that the next key still finds it.
+        let isMoving = false;
+        let isMoved = false;
         const place = (event) => {
             const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
             return [Math.max(0, Math.round(point.x)), Math.max(0, Math.round(point.y))];
@@ -170,6 +175,7 @@
                 }
                 const mark = document.createElementNS(SVG, 'g');
                 mark.setAttribute('tabindex', '0');
+                mark.setAttribute('data-of', field.name);
                 mark.setAttribute('role', 'img');
                 mark.setAttribute('aria-label', `${labelOf(field)}: ${x}, ${y}`);
                 const size = picture.naturalWidth / 40;
@@ -179,15 +185,24 @@
                     if (by) {
                         event.preventDefault();
                         const far = event.shiftKey ? 10 : 1;
-                        const [nowX, nowY] = field.value.split(/[,;]\s*/).map(Number);
-                        fill(field, `${Math.max(0, nowX + far * by[0])}, ${Math.max(0, nowY + far * by[1])}`);
+                        const [nowX, nowY] = live(field).value.split(/[,;]\s*/).map(Number);
+                        fill(live(field), `${Math.max(0, nowX + far * by[0])}, ${Math.max(0, nowY + far * by[1])}`);
+                        isMoving = true;
                         draw();
-                        svg.querySelectorAll('g')[index]?.focus();
+                        svg.querySelector(`[data-of="${field.name}"]`)?.focus();
+                        isMoving = false;
+                        isMoved = true;
+                    }
+                });
+                mark.addEventListener('blur', () => {
+                    if (isMoved && !isMoving) {
+                        isMoved = false;
+                        settle();
                     }
                 });
                 mark.addEventListener('pointerdown', (event) => {
                     event.stopPropagation();
-                    const move = (moved) => fill(field, place(moved).join(', '));
+                    const move = (moved) => fill(live(field), place(moved).join(', '));
                     const up = () => {
                         svg.removeEventListener('pointermove', move);
                         draw();
