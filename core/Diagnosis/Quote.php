@@ -17,11 +17,17 @@ final readonly class Quote
     /** Two fifths of the spread lie to either side of the middle. */
     private const TAIL = 0.10;
 
+    /** Where the work of a fault is done, by the first word of its name. */
+    private const STEPS = ['fuel' => 'fuel', 'tank' => 'fuel', 'path' => 'fuel', 'oil' => 'oil', 'carb' => 'carburetor', 'primer' => 'carburetor', 'intake' => 'carburetor', 'choke' => 'carburetor', 'linkage' => 'carburetor', 'spark' => 'spark', 'timing' => 'spark', 'cylinder' => 'engine', 'valve' => 'engine', 'engine' => 'engine', 'crank' => 'engine', 'exhaust' => 'engine', 'breather' => 'engine'];
+
     /** Two dollars at a dollar a minute: two minutes. */
     private const WAGE_OF_MINUTES = 60.0;
 
-    /** @param array<string, QuotedFault> $faults the dearest first, by what they are expected to cost */
-    private function __construct(private Spread $dollars, private Spread $minutes, public array $faults)
+    /**
+     * @param array<string, QuotedFault> $faults the dearest first, by what they are expected to cost
+     * @param array<string, float>       $steps  hours on the average, by where the work is
+     */
+    private function __construct(private Spread $dollars, private Spread $minutes, public array $faults, public array $steps)
     {
     }
 
@@ -44,7 +50,7 @@ final readonly class Quote
         }
         uasort($faults, static fn (QuotedFault $one, QuotedFault $other): int => $other->expected() <=> $one->expected());
 
-        return new self(self::spread($chances, $cures, $wage, $base, true), self::spread($chances, $cures, self::WAGE_OF_MINUTES, $base, false), $faults);
+        return new self(self::spread($chances, $cures, $wage, $base, true), self::spread($chances, $cures, self::WAGE_OF_MINUTES, $base, false), $faults, self::steps($chances, $cures, $base));
     }
 
     /** @return float dollars that are not exceeded with a chance of one in ten */
@@ -75,6 +81,26 @@ final readonly class Quote
     public function within(float $dollars): float
     {
         return $this->dollars->within($dollars);
+    }
+
+    /**
+     * @param array<string, float> $chances
+     *
+     * @return array<string, float> hours on the average: looking, and what is done at each part of the machine
+     */
+    private static function steps(array $chances, Cures $cures, float $base): array
+    {
+        $steps = ['looking' => $base, 'fuel' => 0.0, 'oil' => 0.0, 'carburetor' => 0.0, 'spark' => 0.0, 'engine' => 0.0, 'rest' => 0.0];
+        foreach ($cures->grouped(array_keys($chances)) as $group) {
+            $none = 1.0;
+            foreach ($group as $fault) {
+                $minutes = array_sum($cures->minutes($fault)) / 2;
+                $steps[self::STEPS[strstr($fault, '.', true)] ?? 'rest'] += $chances[$fault] * ($none + (1 - $none) * $cures->beside) * $minutes / 60;
+                $none *= 1 - $chances[$fault];
+            }
+        }
+
+        return $steps;
     }
 
     /** @param array<string, float> $chances */

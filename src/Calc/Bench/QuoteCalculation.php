@@ -102,6 +102,7 @@ final class QuoteCalculation implements Calculation, FromCase
                 $dollars('quote_most', $quote->most()),
                 Figure::number('hours_least', $hoursLeast, 1),
                 Figure::number('hours_most', $hoursMost, 1),
+                ...array_map(static fn (string $step, float $hours): Figure => Figure::number('hours_'.$step, $hours, 1), array_keys($quote->steps), array_values($quote->steps)),
                 $dollars('quote_limit', $limit),
                 Figure::share('within', $within, 0),
             ],

@@ -54,6 +54,16 @@ final class QuoteTest extends TestCase
         self::assertSame('cylinder.worn', array_key_first(Quote::reckoned(['cylinder.worn' => 0.5, 'spark.plug_bad' => 1.0], $cures, 60.0, 0.0)->faults));
     }
 
+    public function testTheStepsAddUpToTheWork(): void
+    {
+        $quote = Quote::reckoned(['spark.plug_bad' => 1.0, 'carb.pilot_blocked' => 1.0, 'carb.main_jet_blocked' => 1.0], Cures::shipped(), 60.0, 0.75);
+        // 6.5 minutes the plug; 32.5 the pilot and a quarter of 27.5 the main jet.
+        self::assertEqualsWithDelta(6.5 / 60, $quote->steps['spark'], 1e-9);
+        self::assertEqualsWithDelta((32.5 + 27.5 / 4) / 60, $quote->steps['carburetor'], 1e-9);
+        [$least, $most] = $quote->hours();
+        self::assertTrue($least <= array_sum($quote->steps) && array_sum($quote->steps) <= $most);
+    }
+
     public function testRefusesChancesThatAreNone(): void
     {
         $this->expectException(ImpossibleAmount::class);
