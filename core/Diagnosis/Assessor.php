@@ -14,9 +14,6 @@ use AwakeShed\Core\Gate\Gatekeeper;
 /** From a case to its suspects, the next tests, what is closed, and where the owner's story does not hold. */
 final readonly class Assessor
 {
-    /** A claim is named as contradicted from so much below what such claims are usually worth. */
-    private const CONTRADICTED = 0.7;
-
     private const REASONS = 6;
 
     /** What a prospect names: so many faults, whose probability would move by so much. */
@@ -27,7 +24,7 @@ final readonly class Assessor
 
     public function __construct(private FaultModel $model, Vocabulary $vocabulary, private Gatekeeper $gatekeeper)
     {
-        $this->suggestions = new Suggestions($model, $vocabulary);
+        $this->suggestions = new Suggestions($model, $vocabulary, Access::shipped($vocabulary));
     }
 
     public function assess(CaseFile $case): Assessment
@@ -36,7 +33,7 @@ final readonly class Assessor
         $blocked = $this->gatekeeper->closed($case);
 
         return new Assessment(
-            $this->suspects($beliefs, $this->model->priors(new CaseFile($case->machine))),
+            $this->suspects($beliefs, Beliefs::before($this->model, new CaseFile($case->machine))),
             $this->suggestions->rank($case, $beliefs, $blocked),
             $blocked,
             $this->contradictions($case),
@@ -137,10 +134,8 @@ final readonly class Assessor
                 continue;
             }
             $believed = new ClaimBelief($rule);
-            $probability = $believed->probability($case);
-            $against = $believed->against($case);
-            if ([] !== $against && $probability < self::CONTRADICTED * $rule['base']) {
-                $contradictions[] = new Contradiction($claim, $said, $against, $probability);
+            if ($believed->isContradicted($case)) {
+                $contradictions[] = new Contradiction($claim, $said, $believed->against($case), $believed->probability($case));
             }
         }
 

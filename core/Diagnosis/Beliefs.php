@@ -12,33 +12,102 @@ final readonly class Beliefs
     /**
      * @param array<string, float> $priors       by fault, before any finding
      * @param array<string, float> $now          by fault, with all that was found
+     * @param array<string, float> $sides        by side of the engine, the chance that at least one fault of it is there
+     * @param list<string>         $seen         faults that somebody has looked at
      * @param list<Observation>    $observations the findings that stand, numbers apart
      */
-    private function __construct(public array $priors, public array $now, public array $observations)
+    private function __construct(public array $priors, public array $now, public array $sides, public array $seen, public array $observations)
     {
     }
 
     public static function fromCase(FaultModel $model, CaseFile $case): self
     {
-        $priors = $model->priors($case);
+        $seen = self::seen($model, $case);
+        $network = $model->network($case, $seen);
         $observations = self::observations($model, $case);
+        $posterior = Inference::posterior($network, $observations);
 
-        return new self($priors, Inference::posterior($priors, $observations, $model->brings()), $observations);
+        return new self(self::before($model, $case), self::named($posterior->beliefs), $posterior->sides, $seen, $observations);
+    }
+
+    /** @return array<string, float> how likely each fault of a machine is by its story alone, what brings it included */
+    public static function before(FaultModel $model, CaseFile $case): array
+    {
+        return self::named(Inference::posterior($model->network($case), [])->beliefs);
+    }
+
+    /**
+     * @param array<string, float> $beliefs
+     *
+     * @return array<string, float> without the hidden causes
+     */
+    private static function named(array $beliefs): array
+    {
+        return array_filter($beliefs, static fn (string $fault): bool => !FaultModel::isHidden($fault), \ARRAY_FILTER_USE_KEY);
+    }
+
+    /** @return list<string> */
+    private static function seen(FaultModel $model, CaseFile $case): array
+    {
+        $seen = [];
+        foreach (array_keys($model->tests) as $test) {
+            foreach ($case->standing($test)->outcomes ?? [] as $outcome) {
+                $fault = $model->seenIn($test, $outcome);
+                if (null !== $fault && !$case->putRightSince($test, $fault)) {
+                    $seen[$fault] = true;
+                }
+            }
+        }
+
+        return array_keys($seen);
     }
 
     /** @return list<Observation> */
     private static function observations(FaultModel $model, CaseFile $case): array
     {
-        $observations = [];
+        $places = [];
         foreach ($model->tests as $test => $shows) {
             $finding = $case->standing($test);
-            $places = array_values(array_filter(array_map($shows->place(...), $finding->outcomes ?? []), is_int(...)));
-            if ([] !== $places) {
-                $cured = array_filter(array_keys($shows->causes), static fn (string $fault): bool => $case->putRightSince($test, $fault));
-                $observations[] = new Observation($test, $shows, $places, array_values($cured));
+            if (null === $finding || self::isOverruled($model, $test, $finding->outcomes[0] ?? '', $case)) {
+                continue;
             }
+            $places[$test] = array_values(array_filter(array_map(static fn (string $outcome): ?int => $shows->place($model->readAs($test, $outcome, $case)), $finding->outcomes), is_int(...)));
+        }
+        $observations = [];
+        foreach (self::twinned($model, array_filter($places)) as $test => $held) {
+            $shows = $model->tests[$test];
+            $cured = array_filter(array_keys($shows->causes), static fn (string $fault): bool => $case->putRightSince($test, $fault));
+            $observations[] = new Observation($test, $shows, $held, array_values($cured));
         }
 
         return $observations;
+    }
+
+    /** Whether findings have taken what somebody said apart: it is then no finding either. */
+    private static function isOverruled(FaultModel $model, string $test, string $said, CaseFile $case): bool
+    {
+        $rule = $model->claims[$test][$said] ?? null;
+
+        return null !== $rule && (new ClaimBelief($rule))->isContradicted($case);
+    }
+
+    /**
+     * Of two cylinders the worse shows what there is, and the better whether both have it: what only one shows lies in
+     * nothing they share.
+     *
+     * @param array<string, non-empty-list<int>> $places by test
+     *
+     * @return array<string, non-empty-list<int>>
+     */
+    private static function twinned(FaultModel $model, array $places): array
+    {
+        foreach ($model->twins() as $one => $other) {
+            if (isset($places[$one], $places[$other])) {
+                $both = [max($places[$one]), max($places[$other])];
+                [$places[$one], $places[$other]] = [[max($both)], [min($both)]];
+            }
+        }
+
+        return $places;
     }
 }

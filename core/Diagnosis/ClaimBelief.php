@@ -18,6 +18,36 @@ final readonly class ClaimBelief
     {
     }
 
+    /** From so much below what such claims are usually worth, findings speak against one. */
+    private const CONTRADICTED = 0.7;
+
+    /** Ethanol by volume, %, up to which fuel passes for each kind: pump fuel is sold as up to ten and up to fifteen (ASTM D4814), its jar good to two or three (from memory). */
+    private const ETHANOL = ['ethanol_free' => 2.5, 'e10' => 12.5, 'e15' => 100.0];
+
+    /** @return string|null what was measured, in the words of the claim it answers; null where nothing was */
+    public static function measured(string $claim, CaseFile $case): ?string
+    {
+        $percent = 'claim.fuel_kind' === $claim ? $case->standing('jar.ethanol_percent')?->number : null;
+        foreach (null === $percent ? [] : self::ETHANOL as $kind => $most) {
+            if ($percent <= $most) {
+                return $kind;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return float how much of its usual worth is left of it, 0 to 1 */
+    public function standing(CaseFile $case): float
+    {
+        return min(1.0, $this->probability($case) / $this->rule['base']);
+    }
+
+    public function isContradicted(CaseFile $case): bool
+    {
+        return [] !== $this->against($case) && $this->standing($case) < self::CONTRADICTED;
+    }
+
     public function probability(CaseFile $case): float
     {
         $odds = $this->rule['base'] / (1 - $this->rule['base']);

@@ -12,6 +12,7 @@ use AwakeShed\Core\Table;
  *
  * @phpstan-import-type Factors from FaultModel
  * @phpstan-import-type ClaimRule from FaultModel
+ * @phpstan-import-type Senses from FaultModel
  *
  * @phpstan-type Numbers array{sound: array<string, non-empty-array<string, float|int>>, faults: array<string, Factors>, claims: array<string, array<string, ClaimRule>>}
  */
@@ -26,17 +27,22 @@ final readonly class Odds
     /**
      * @param Numbers               $numbers
      * @param array<string, string> $sources by kind of number, its source class
+     * @param Senses                $senses  what is no number: what is seen outright, what lies on which side
      */
-    private function __construct(public array $numbers, public array $sources)
+    private function __construct(public array $numbers, public array $sources, public array $senses)
     {
     }
 
     public static function shipped(): self
     {
-        /** @var array{sources: array<string, string>, sound: array<string, non-empty-array<string, float|int>>, faults: array<string, Factors>, claims: array<string, array<string, ClaimRule>>} $data */
+        /** @var array{sources: array<string, string>, sights: array<string, array<string, string>>, counts_after: array<string, array<string, array{after: array<string, list<string>>, else: string}>>, sides: array<string, list<string>>, beside: list<string>, twins: array<string, string>, sound: array<string, non-empty-array<string, float|int>>, faults: array<string, Factors>, claims: array<string, array<string, ClaimRule>>} $data */
         $data = Table::read(__DIR__.'/data/model.json');
 
-        return new self(['sound' => $data['sound'], 'faults' => $data['faults'], 'claims' => $data['claims']], $data['sources']);
+        return new self(
+            ['sound' => $data['sound'], 'faults' => $data['faults'], 'claims' => $data['claims']],
+            $data['sources'],
+            ['sights' => $data['sights'], 'counts_after' => $data['counts_after'], 'sides' => $data['sides'], 'beside' => $data['beside'], 'twins' => $data['twins']],
+        );
     }
 
     /** @return float|null null where there is no such number, which for a share of a fault's row means 0 */
@@ -72,7 +78,7 @@ final readonly class Odds
                 default => throw ImpossibleOdds::noSuchNumber($path),
             };
         }
-        $changed = new self($numbers, $this->sources);
+        $changed = new self($numbers, $this->sources, $this->senses);
         foreach (array_keys($changes) as $path) {
             $changed->check($path);
         }
@@ -146,7 +152,7 @@ final readonly class Odds
         foreach (array_keys($known['brings'] ?? []) as $brought) {
             $paths[] = "faults/$fault/brings/$brought";
         }
-        foreach ($known['shows'] as $test => $shares) {
+        foreach ($known['shows'] ?? [] as $test => $shares) {
             foreach (array_keys($shares) as $outcome) {
                 $paths[] = "faults/$fault/shows/$test/$outcome";
             }

@@ -23,15 +23,24 @@ final readonly class OutcomeTerm
     /**
      * @param float                $power  1; less where several outcomes of one test hold and share it
      * @param array<string, mixed> $faults that the machine can have, as keys
+     * @param array<string, mixed> $seen   of them, those that are there for sure, as keys
      */
-    public function __construct(public Observation $observation, int $place, public float $power, array $faults)
+    public function __construct(public Observation $observation, int $place, public float $power, array $faults, array $seen = [])
     {
-        [$this->soundHigh, $this->soundLow] = $observation->soundBounds($place);
+        [$soundHigh, $soundLow] = $observation->soundBounds($place);
         $high = $low = [];
         foreach (array_diff_key(array_intersect_key($observation->model->causes, $faults), array_flip($observation->cured)) as $fault => $upTo) {
-            $high[$fault] = $upTo[$place];
-            $low[$fault] = $upTo[$place - 1] ?? 0.0;
+            [$noMore, $less] = [$upTo[$place], $upTo[$place - 1] ?? 0.0];
+            if (isset($seen[$fault])) {
+                $soundHigh *= $noMore;
+                $soundLow *= $less;
+            } else {
+                $high[$fault] = $noMore;
+                $low[$fault] = $less;
+            }
         }
+        $this->soundHigh = $soundHigh;
+        $this->soundLow = $soundLow;
         $this->high = $high;
         $this->low = $low;
     }

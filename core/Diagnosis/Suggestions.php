@@ -10,35 +10,33 @@ use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\BlockerKind;
 
 /**
- * The tests that are worth making next: what each is expected to tell, a minute, among those that no gate closes.
+ * The tests that are worth making next: what each is expected to tell, a minute, among those that no gate closes and that
+ * make sense as the machine stands ({@see Sense}).
  *
  * A look that opens others is worth at least as much a minute as the best of what it opens, over the time of that and of
- * all the looks it takes.
+ * all the looks it takes. What lies behind one cover shares the way in: the worth of a test there is that of the best set of
+ * tests it may be made with, over the way in once and the time of them all.
  */
 final readonly class Suggestions
 {
     /** Less is not worth anybody's minute. */
-    private const LEAST_BITS = 0.0005;
+    private const LEAST_BITS = 0.002;
 
-    /** A test that takes no time would be worth anything. */
-    private const LEAST_MINUTES = 0.5;
-
-    /** What the findings have raised to so many times its prior, or is as likely as this, is asked after first; the rest can wait. */
-    private const RAISED = 2.0;
+    /** What is as likely as this is asked after first; what the findings have raised to so many times its prior by how likely it is; the rest can wait. */
     private const SUSPECT = 0.25;
+    private const RAISED = 2.0;
     private const BACKGROUND = 0.1;
 
     private const TELLS = 3;
 
-    /** An engine that did not start is not run. */
-    private const RUNS = ['start.plain' => ['runs', 'runs_rough'], 'start.bypass' => ['runs_while_fed']];
+    /** What has held a load and gone on, and was not worked on since, needs no search for what nothing points at. */
+    private const PROVED = ['run.load' => ['holds'], 'run.minutes_later' => ['keeps_running']];
 
-    /** States after which nobody looks again at what was changed: it is new, clean or gone. */
-    private const ANSWERS = ['renewed', 'replaced', 'drained', 'cleaned', 'flushed', 'dried', 'tapped'];
-    private const FRESH_FUEL = 'tank.filled';
+    private Sense $sense;
 
-    public function __construct(private FaultModel $model, private Vocabulary $vocabulary)
+    public function __construct(private FaultModel $model, private Vocabulary $vocabulary, private Access $access)
     {
+        $this->sense = Sense::shipped($access);
     }
 
     /**
@@ -49,32 +47,33 @@ final readonly class Suggestions
     public function rank(CaseFile $case, Beliefs $beliefs, array $blocked): array
     {
         $informing = $this->informing($case, $beliefs);
-        $rates = $opens = [];
-        foreach ($informing as $test => $information) {
-            $rates[$test] = $information->bits() / $this->minutes($test);
+        $bits = array_map(static fn (InformationGain $information): float => $information->bits(), $informing);
+        $rates = $this->sharing($case, $bits, $blocked);
+        foreach (array_diff_key($bits, $rates) as $test => $own) {
+            $rates[$test] = $own / $this->access->minutes($test, $case);
         }
-        foreach ($blocked as $test => $blockers) {
+        $opens = [];
+        foreach (array_intersect_key($blocked, $bits) as $test => $blockers) {
             $looks = self::onlyLooks($blockers);
-            if (!isset($informing[$test]) || null === $looks) {
+            if (null === $looks) {
                 continue;
             }
-            $bits = $informing[$test]->bits();
-            $minutes = $this->minutes($test);
+            $rate = $bits[$test] / $this->together([$test, ...$looks], $case);
+            // Behind one cover it is worth what the best set there is worth.
+            $rate = isset($rates[$test]) && $this->shareOneWay($test, $looks, $case) ? $rates[$test] : $rate;
             foreach ($looks as $look) {
-                $minutes += $this->minutes($look);
-            }
-            foreach ($looks as $look) {
-                if ($bits / $minutes > ($rates[$look] ?? 0.0)) {
-                    $rates[$look] = $bits / $minutes;
+                if ($rate > ($rates[$look] ?? 0.0) || (!isset($bits[$look]) && $rate >= ($rates[$look] ?? 0.0))) {
+                    $rates[$look] = $rate;
                     $opens[$look] = $test;
                 }
             }
         }
         $next = [];
         foreach (array_diff_key($rates, $blocked) as $test => $rate) {
-            if ($rate * $this->minutes($test) >= self::LEAST_BITS) {
+            $minutes = $this->access->minutes($test, $case);
+            if ($rate * $minutes >= self::LEAST_BITS && $this->sense->has($test, $case)) {
                 $tells = isset($informing[$test]) ? array_keys($informing[$test]->byFault) : [];
-                $next[] = new NextTest($test, $this->vocabulary->test($test)->minutes, $rate * $this->minutes($test), \array_slice($tells, 0, self::TELLS), $opens[$test] ?? null);
+                $next[] = new NextTest($test, $this->vocabulary->test($test)->minutes, $minutes, $rate * $minutes, \array_slice($tells, 0, self::TELLS), $opens[$test] ?? null, $this->access->shut($test, $case)?->parts($case) ?? []);
             }
         }
         usort($next, static fn (NextTest $one, NextTest $other): int => [$rates[$other->test], $one->test] <=> [$rates[$one->test], $other->test]);
@@ -95,12 +94,85 @@ final readonly class Suggestions
         ));
     }
 
+    /**
+     * What each test behind a closed place is worth a minute, the way in being counted once for the best set of them.
+     *
+     * @param array<string, float>         $bits    by test
+     * @param array<string, list<Blocker>> $blocked
+     *
+     * @return array<string, float> bits a minute, by test
+     */
+    private function sharing(CaseFile $case, array $bits, array $blocked): array
+    {
+        $rates = [];
+        foreach ($this->access->places as $place) {
+            if ($place->isOpen($case)) {
+                continue;
+            }
+            $behind = array_filter(
+                array_intersect_key($bits, array_flip($place->behind)),
+                static fn (string $test): bool => [] === array_diff(self::onlyLooks($blocked[$test] ?? []) ?? ['another'], $place->behind),
+                \ARRAY_FILTER_USE_KEY,
+            );
+            $own = [];
+            foreach (array_keys($behind) as $test) {
+                $own[$test] = $this->access->own($test, $case);
+            }
+            uksort($behind, static fn (string $one, string $other): int => $behind[$other] / $own[$other] <=> $behind[$one] / $own[$one]);
+            [$told, $minutes] = [0.0, $place->minutes($case)];
+            $set = [];
+            foreach ($behind as $test => $tells) {
+                // As long as it raises what a minute is worth it is of the set.
+                if ($tells / $own[$test] > $told / $minutes) {
+                    $told += $tells;
+                    $minutes += $own[$test];
+                    $set[] = $test;
+                }
+            }
+            $rates += array_fill_keys($set, $told / $minutes);
+        }
+
+        return $rates;
+    }
+
+    /**
+     * @param non-empty-list<string> $tests
+     *
+     * @return float min, what has to be opened for several of them counted once
+     */
+    private function together(array $tests, CaseFile $case): float
+    {
+        $minutes = 0.0;
+        $ways = [];
+        foreach ($tests as $test) {
+            $minutes += $this->access->own($test, $case);
+            $shut = $this->access->shut($test, $case);
+            if (null !== $shut && !isset($ways[$shut->id])) {
+                $ways[$shut->id] = true;
+                $minutes += $shut->minutes($case);
+            }
+        }
+
+        return $minutes;
+    }
+
+    /** @param list<string> $looks */
+    private function shareOneWay(string $test, array $looks, CaseFile $case): bool
+    {
+        $place = $this->access->shut($test, $case);
+
+        return null !== $place && [] === array_diff($looks, $place->behind);
+    }
+
     /** @return array<string, InformationGain> by test to be made, closed ones too */
     private function informing(CaseFile $case, Beliefs $beliefs): array
     {
-        $concern = [];
+        $isProved = $this->isProved($case);
+        $concern = array_fill_keys($beliefs->seen, 0.0);
         foreach ($beliefs->now as $fault => $belief) {
-            $concern[$fault] = $belief > min(self::SUSPECT, self::RAISED * $beliefs->priors[$fault]) ? 1.0 : self::BACKGROUND;
+            $background = $isProved ? 0.0 : self::BACKGROUND;
+            $isRaised = $belief > min(self::SUSPECT, self::RAISED * $beliefs->priors[$fault]);
+            $concern[$fault] ??= $isRaised ? max($background, min(1.0, $belief / self::SUSPECT)) : $background;
         }
         $informing = [];
         foreach ($this->model->tests as $test => $shows) {
@@ -112,31 +184,25 @@ final readonly class Suggestions
         return $informing;
     }
 
-    /** Whether nobody has made it yet, or something it speaks of was put right since. */
+    private function isProved(CaseFile $case): bool
+    {
+        $since = max([-1, ...array_map($case->curedAt(...), $case->cured())]);
+        foreach (self::PROVED as $test => $good) {
+            if (true !== $case->standing($test)?->saysAnyOf($good) || $case->foundAt($test) < $since) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Whether it makes sense now, and nobody has made it yet or something it speaks of was put right since. */
     private function isToBeMade(string $test, CaseFile $case): bool
     {
         return !str_starts_with($test, 'claim.')
             && $this->vocabulary->applies($test, $case->machine)
-            && !$this->isAnsweredByState($test, $case)
-            && (null === $case->standing($test) || $case->putRightSince($test, ...array_keys($this->model->tests[$test]->causes ?? [])));
-    }
-
-    /** Whether the state of the machine says already what the test would, or it cannot be made as the machine stands. */
-    private function isAnsweredByState(string $test, CaseFile $case): bool
-    {
-        if (str_starts_with($test, 'run.') && !$case->says(self::RUNS)) {
-            return true;
-        }
-
-        $act = $case->changedBy($test);
-
-        return null !== $act && (\in_array($act->state, self::ANSWERS, true) || self::FRESH_FUEL === $act->id);
-    }
-
-    /** @return float min */
-    private function minutes(string $test): float
-    {
-        return max(self::LEAST_MINUTES, $this->vocabulary->test($test)->minutes);
+            && (null === $case->standing($test) || $case->putRightSince($test, ...array_keys($this->model->tests[$test]->causes)))
+            && $this->sense->has($test, $case);
     }
 
     /**

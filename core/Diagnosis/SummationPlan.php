@@ -5,105 +5,176 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Diagnosis;
 
 /**
- * A term summed over both its products, and what is left to sum once it is fixed: groups of terms that share no fault
- * any more, so that their sums multiply instead of doubling one another.
+ * A term summed over both its products, and what is left to sum once it is fixed: groups of terms that share no cluster of
+ * faults any more, so that their sums multiply instead of doubling one another.
  */
 final readonly class SummationPlan
 {
     /** What it takes to sum, in factors applied. */
     public int $cost;
 
-    /** @var array<string, float> the faults concerned, as keys */
-    public array $faults;
+    /** @var array<int, Cluster> those that the terms concern, by the object's number */
+    public array $clusters;
+
+    /** @var array<string, array{float, string|null}> faults by themselves that no later term concerns: how likely, on which side */
+    private array $alone;
+
+    /** @var list<Cluster> that no later term concerns */
+    private array $settled;
 
     /**
-     * @param list<string> $settled the faults that no later term concerns
-     * @param list<self>   $groups
+     * @param array<int, Cluster> $own    that the term concerns
+     * @param array<int, Cluster> $later  that later terms concern
+     * @param list<self>          $groups
+     * @param list<string>        $sides  every side there is
      */
-    private function __construct(private OutcomeTerm $term, private array $settled, private array $groups)
+    private function __construct(private OutcomeTerm $term, array $own, array $later, private array $groups, private array $sides)
     {
-        $cost = \count($term->high) + \count($settled);
-        $faults = $term->high;
+        $cost = \count($term->high);
+        $alone = $settled = [];
+        foreach (array_diff_key($own, $later) as $cluster) {
+            if ($cluster->isAlone()) {
+                $alone[$cluster->faults[0]] = $cluster->alone();
+                ++$cost;
+            } else {
+                $settled[] = $cluster;
+                $cost += $cluster->cost;
+            }
+        }
         foreach ($groups as $group) {
             $cost += $group->cost;
-            $faults += $group->faults;
         }
+        $this->alone = $alone;
+        $this->settled = $settled;
         $this->cost = 2 * $cost;
-        $this->faults = $faults;
+        $this->clusters = $own + $later;
     }
 
     /**
-     * @param list<OutcomeTerm> $terms
+     * @param list<OutcomeTerm>      $terms
+     * @param array<string, Cluster> $clusters by fault
+     * @param list<string>           $sides
      *
      * @return list<self>
      */
-    public static function plan(array $terms): array
+    public static function plan(array $terms, array $clusters, array $sides): array
     {
-        $groups = [];
+        $plans = [];
+        $concerned = array_map(static fn (OutcomeTerm $term): array => self::concerned($term, $clusters), $terms);
         while ([] !== $terms) {
-            $group = [array_shift($terms)];
-            for ($next = 0; isset($group[$next]); ++$next) {
+            $first = array_key_first($terms);
+            $group = [$first => $terms[$first]];
+            unset($terms[$first]);
+            for ($reached = $concerned[$first], $grows = true; $grows;) {
+                $grows = false;
                 foreach ($terms as $place => $term) {
-                    if ([] !== array_intersect_key($group[$next]->high, $term->high)) {
-                        $group[] = $term;
+                    if ([] !== array_intersect_key($reached, $concerned[$place])) {
+                        $group[$place] = $term;
+                        $reached += $concerned[$place];
                         unset($terms[$place]);
+                        $grows = true;
                     }
                 }
             }
-            $groups[] = self::ofGroup($group);
+            $plans[] = self::ofGroup($group, $clusters, $sides);
         }
 
-        return $groups;
+        return $plans;
     }
 
-    /** @param non-empty-list<OutcomeTerm> $terms that hang together */
-    private static function ofGroup(array $terms): self
+    /**
+     * @param non-empty-array<OutcomeTerm> $terms    that hang together
+     * @param array<string, Cluster>       $clusters by fault
+     * @param list<string>                 $sides
+     */
+    private static function ofGroup(array $terms, array $clusters, array $sides): self
     {
         // The one that concerns most faults holds most of the others together.
         usort($terms, static fn (OutcomeTerm $one, OutcomeTerm $other): int => \count($other->high) <=> \count($one->high));
         $widest = array_shift($terms);
         $later = [];
         foreach ($terms as $term) {
-            $later += $term->high;
+            $later += self::concerned($term, $clusters);
         }
 
-        return new self($widest, array_keys(array_diff_key($widest->high, $later)), self::plan($terms));
+        return new self($widest, self::concerned($widest, $clusters), $later, self::plan($terms, $clusters, $sides), $sides);
     }
 
     /**
-     * @param array<string, float> $weights odds of each fault
+     * @param array<string, Cluster> $clusters by fault
      *
-     * @return array{float, array<string, float>} the sum over all sets of the faults concerned; of it what each is there in
+     * @return array<int, Cluster>
+     */
+    private static function concerned(OutcomeTerm $term, array $clusters): array
+    {
+        $concerned = [];
+        foreach (array_keys($term->high) as $fault) {
+            $concerned[spl_object_id($clusters[$fault])] = $clusters[$fault];
+        }
+
+        return $concerned;
+    }
+
+    /**
+     * @param array<string, float> $weights by fault, how many times likelier what was found is with it than without
+     *
+     * @return array{float, array<string, float>, array<string, float>} the sum over all sets of the faults concerned; by side, what of it has no fault there; by fault, what of it has that fault
      */
     public function sum(array $weights): array
     {
         $total = 0.0;
+        $without = array_fill_keys($this->sides, 0.0);
         $present = [];
         foreach ([[$this->term->soundHigh, $this->term->high], [-$this->term->soundLow, $this->term->low]] as [$share, $factors]) {
-            $next = array_intersect_key($weights, $this->faults);
+            $next = $weights;
             foreach ($factors as $fault => $factor) {
                 $next[$fault] *= $factor;
             }
-            foreach ($this->settled as $fault) {
-                $share *= 1 + $next[$fault];
+            $clear = array_fill_keys($this->sides, 1.0);
+            $parts = [];
+            foreach ($this->alone as $fault => [$prior, $side]) {
+                $with = $prior * $next[$fault];
+                $either = 1 - $prior + $with;
+                $share *= $either;
+                $parts[$fault] = $with / $either;
+                if (null !== $side) {
+                    $clear[$side] *= (1 - $prior) / $either;
+                }
             }
-            $sums = [];
-            foreach ($this->groups as $number => $group) {
-                $sums[$number] = $group->sum($next);
-                $share *= $sums[$number][0];
+            foreach ($this->settled as $cluster) {
+                $share *= self::take($cluster->sum($next), $clear, $parts);
+            }
+            foreach ($this->groups as $group) {
+                $share *= self::take($group->sum($next), $clear, $parts);
             }
             $total += $share;
-            foreach ($this->settled as $fault) {
-                $present[$fault] = ($present[$fault] ?? 0.0) + $share * $next[$fault] / (1 + $next[$fault]);
+            foreach ($parts as $fault => $part) {
+                $present[$fault] = ($present[$fault] ?? 0.0) + $share * $part;
             }
-            foreach ($sums as [$sum, $within]) {
-                $others = 0.0 === $sum ? 0.0 : $share / $sum;
-                foreach ($within as $fault => $part) {
-                    $present[$fault] = ($present[$fault] ?? 0.0) + $others * $part;
-                }
+            foreach ($clear as $side => $part) {
+                $without[$side] += $share * $part;
             }
         }
 
-        return [$total, $present];
+        return [$total, $without, $present];
+    }
+
+    /**
+     * @param array{float, array<string, float>, array<string, float>} $sum
+     * @param array<string, float>                                     $clear by side, the share without a fault there
+     * @param array<string, float>                                     $parts by fault, the share with it
+     */
+    public static function take(array $sum, array &$clear, array &$parts): float
+    {
+        [$total, $without, $present] = $sum;
+        $scale = 0.0 === $total ? 0.0 : 1 / $total;
+        foreach ($without as $side => $part) {
+            $clear[$side] *= $part * $scale;
+        }
+        foreach ($present as $fault => $part) {
+            $parts[$fault] = $part * $scale;
+        }
+
+        return $total;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Simulation;
 
 use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Diagnosis\Network;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
@@ -46,16 +47,7 @@ final class HiddenMachine
             Finding::observed('claim.fuel_kind', $dice->pick(self::FUELS)),
             Finding::observed('claim.layup', $dice->pick(self::LAYUPS)),
         ]);
-        $faults = [];
-        $priors = $model->priors($told);
-        foreach ($priors as $fault => $prior) {
-            $faults += $dice->roll() < $prior ? [$fault => true] : [];
-        }
-        foreach ($model->brings() as $bringer => $brought) {
-            foreach (isset($faults[$bringer]) ? array_intersect_key($brought, $priors) : [] as $fault => $chance) {
-                $faults += $dice->roll() < $chance ? [$fault => true] : [];
-            }
-        }
+        $faults = self::fall($model->network($told), $dice);
         $machine = new self($model, $dice, $told, $faults);
         foreach ($vocabulary->tests as $test) {
             if (str_starts_with($test->id, 'claim.') && isset($model->tests[$test->id])) {
@@ -64,6 +56,22 @@ final class HiddenMachine
         }
 
         return new self($model, $dice, $told, $faults);
+    }
+
+    /** @return array<string, true> the faults and hidden causes that happen to be there */
+    private static function fall(Network $network, Dice $dice): array
+    {
+        $faults = [];
+        foreach ($network->priors as $fault => $prior) {
+            $faults += $dice->roll() < $prior ? [$fault => true] : [];
+        }
+        foreach ($network->brings as $bringer => $brought) {
+            foreach (isset($faults[$bringer]) ? $brought : [] as $fault => $chance) {
+                $faults += $dice->roll() < $chance ? [$fault => true] : [];
+            }
+        }
+
+        return $faults;
     }
 
     /** What the test shows now; asked once more of the same machine, it may show something else. */

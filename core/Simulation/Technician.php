@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Simulation;
 
+use AwakeShed\Core\Diagnosis\Access;
 use AwakeShed\Core\Diagnosis\Beliefs;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\Suggestions;
@@ -27,7 +28,7 @@ final readonly class Technician
 
     public function __construct(private FaultModel $model, private Vocabulary $vocabulary, private Gatekeeper $gatekeeper)
     {
-        $this->suggestions = new Suggestions($model, $vocabulary);
+        $this->suggestions = new Suggestions($model, $vocabulary, Access::shipped($vocabulary));
     }
 
     /** @param bool $whole until nothing hinders the machine; else until the first fault that does is named */

@@ -45,6 +45,7 @@ final readonly class AssessmentFormat
             'next' => array_map(fn (NextTest $next): array => [
                 'test' => $next->test,
                 'minutes' => $next->minutes,
+                'minutes_here' => round($next->minutesHere, 1),
                 'expected_bits' => round($next->bits, 4),
                 'why' => $this->why($next),
                 'cautions' => array_map($this->words->caution(...), $this->cautions->ofTest($next->test)),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\Published;
 
 use AwakeShed\Core\Diagnosis\Inference;
+use AwakeShed\Core\Diagnosis\Network;
 use AwakeShed\Core\Diagnosis\Observation;
 use AwakeShed\Core\Diagnosis\TestModel;
 use PHPUnit\Framework\TestCase;
@@ -70,7 +71,7 @@ final class BayesianNetworkTest extends TestCase
             }
             $expected = $answers[$case];
             self::assertIsArray($expected);
-            foreach (Inference::posterior(self::PRIORS, $observations) as $fault => $probability) {
+            foreach (Inference::posterior(new Network(self::PRIORS), $observations)->beliefs as $fault => $probability) {
                 self::assertEqualsWithDelta($expected[$fault], $probability, 1e-9, "case $case, $fault");
             }
         }

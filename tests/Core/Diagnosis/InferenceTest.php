@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\Core\Diagnosis;
 
 use AwakeShed\Core\Diagnosis\Inference;
+use AwakeShed\Core\Diagnosis\Network;
 use AwakeShed\Core\Diagnosis\Observation;
 use AwakeShed\Core\Diagnosis\TestModel;
 use AwakeShed\Tests\Seeded;
@@ -19,7 +20,7 @@ final class InferenceTest extends TestCase
         for ($case = 0; $case < 25; ++$case) {
             [$priors, $observations] = self::network($random, 8, 8);
             $exact = self::bySumming($priors, $observations);
-            foreach (Inference::posterior($priors, $observations) as $fault => $probability) {
+            foreach (Inference::posterior(new Network($priors), $observations)->beliefs as $fault => $probability) {
                 self::assertEqualsWithDelta($exact[$fault], $probability, 1e-9, "case $case, $fault");
             }
         }
@@ -33,7 +34,7 @@ final class InferenceTest extends TestCase
         for ($case = 0; $case < 12; ++$case) {
             [$priors, $observations] = self::network($random, 9, 16);
             $exact = self::bySumming($priors, $observations);
-            foreach (Inference::posterior($priors, $observations) as $fault => $probability) {
+            foreach (Inference::posterior(new Network($priors), $observations)->beliefs as $fault => $probability) {
                 $worst = max($worst, abs($exact[$fault] - $probability));
                 $sum += abs($exact[$fault] - $probability);
                 ++$count;
@@ -59,7 +60,7 @@ final class InferenceTest extends TestCase
             }
         }
         $exact = self::bySumming($priors, $observations);
-        foreach (Inference::posterior($priors, $observations) as $fault => $probability) {
+        foreach (Inference::posterior(new Network($priors), $observations)->beliefs as $fault => $probability) {
             self::assertEqualsWithDelta($exact[$fault], $probability, 1e-9, $fault);
         }
     }
@@ -68,8 +69,8 @@ final class InferenceTest extends TestCase
     {
         $random = new Seeded(43);
         [$priors, $observations] = self::network($random, 8, 9);
-        $one = Inference::posterior($priors, $observations);
-        $other = Inference::posterior($priors, array_reverse($observations));
+        $one = Inference::posterior(new Network($priors), $observations)->beliefs;
+        $other = Inference::posterior(new Network($priors), array_reverse($observations))->beliefs;
         foreach ($one as $fault => $probability) {
             self::assertEqualsWithDelta($probability, $other[$fault], 1e-12);
         }
@@ -81,14 +82,14 @@ final class InferenceTest extends TestCase
         // sound machine in 1 of 20. With a: b is 0.55, seen 0.55·0.81 + 0.45·0.05 = 0.468; without: 0.1·0.81 + 0.9·0.05
         // = 0.126. a: 0.2·0.468/(0.2·0.468 + 0.8·0.126) = 0.48148; b: (0.2·0.4455 + 0.8·0.081)/0.1944 = 0.79167.
         $model = TestModel::fromOdds(['fine' => 0.95, 'bad' => 0.05], ['b' => ['bad' => 0.8]]);
-        $beliefs = Inference::posterior(['a' => 0.2, 'b' => 0.1], [new Observation('t', $model, [1], [])], ['a' => ['b' => 0.5]]);
+        $beliefs = Inference::posterior(new Network(['a' => 0.2, 'b' => 0.1], ['a' => ['b' => 0.5]]), [new Observation('t', $model, [1], [])])->beliefs;
         self::assertEqualsWithDelta(0.48148, $beliefs['a'], 1e-5);
         self::assertEqualsWithDelta(0.79167, $beliefs['b'], 1e-5);
     }
 
     public function testNothingSeenLeavesThePriors(): void
     {
-        self::assertEqualsWithDelta(['a' => 0.1, 'b' => 0.4], Inference::posterior(['a' => 0.1, 'b' => 0.4], []), 1e-12);
+        self::assertEqualsWithDelta(['a' => 0.1, 'b' => 0.4], Inference::posterior(new Network(['a' => 0.1, 'b' => 0.4]), [])->beliefs, 1e-12);
     }
 
     public function testBayesRuleByHand(): void
@@ -96,11 +97,11 @@ final class InferenceTest extends TestCase
         // One in ten has it; it shows in 4 of 5, and a sound machine looks so in 1 of 20. The fault shows or the machine
         // does by itself: 0.8 + 0.2·0.05 = 0.81; 0.1·0.81/(0.1·0.81 + 0.9·0.05) = 0.642857.
         $model = TestModel::fromOdds(['fine' => 0.95, 'bad' => 0.05], ['a' => ['bad' => 0.8]]);
-        self::assertEqualsWithDelta(0.642857, Inference::posterior(['a' => 0.1], [new Observation('t', $model, [1], [])])['a'], 1e-6);
+        self::assertEqualsWithDelta(0.642857, Inference::posterior(new Network(['a' => 0.1]), [new Observation('t', $model, [1], [])])->beliefs['a'], 1e-6);
         // Fine in 0.2·0.95 with it: 0.1·0.19/(0.1·0.19 + 0.9·0.95) = 0.021739.
-        self::assertEqualsWithDelta(0.021739, Inference::posterior(['a' => 0.1], [new Observation('t', $model, [0], [])])['a'], 1e-6);
+        self::assertEqualsWithDelta(0.021739, Inference::posterior(new Network(['a' => 0.1]), [new Observation('t', $model, [0], [])])->beliefs['a'], 1e-6);
         // Cured since, it explains what was seen and is believed no more than before.
-        self::assertEqualsWithDelta(0.1, Inference::posterior(['a' => 0.1], [new Observation('t', $model, [1], ['a'])])['a'], 1e-12);
+        self::assertEqualsWithDelta(0.1, Inference::posterior(new Network(['a' => 0.1]), [new Observation('t', $model, [1], ['a'])])->beliefs['a'], 1e-12);
     }
 
     /** @return array{array<string, float>, list<Observation>} */

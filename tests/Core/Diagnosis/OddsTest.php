@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Diagnosis;
 
+use AwakeShed\Core\Diagnosis\Beliefs;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\ImpossibleOdds;
 use AwakeShed\Core\Diagnosis\Odds;
@@ -57,8 +58,8 @@ final class OddsTest extends TestCase
     {
         $mower = new CaseFile(new MachineFacts(MachineKind::Mower));
         $changed = FaultModel::fromOdds(Odds::shipped()->with(['faults/spark.plug_bad/prior' => 0.3]));
-        self::assertSame(0.09, round(FaultModel::shipped()->priors($mower)['spark.plug_bad'], 6));
-        self::assertSame(0.3, round($changed->priors($mower)['spark.plug_bad'], 6));
+        self::assertSame(0.028, round(Beliefs::before(FaultModel::shipped(), $mower)['spark.plug_bad'], 6));
+        self::assertSame(0.3, round(Beliefs::before($changed, $mower)['spark.plug_bad'], 6));
     }
 
     public function testAWholeRowMayBeChangedTogether(): void

@@ -52,7 +52,7 @@ final class SuggestionsTest extends TestCase
     public function testRanksByInformationAMinute(): void
     {
         $next = Assessing::of(Assessing::GATES + ['start.plain' => 'nothing'], 'mower')->next;
-        $rates = array_map(static fn (NextTest $one): float => $one->bits / max(0.5, $one->minutes), $next);
+        $rates = array_map(static fn (NextTest $one): float => $one->bits / $one->minutesHere, $next);
         $sorted = $rates;
         rsort($sorted);
         self::assertSame($sorted, $rates);
@@ -63,14 +63,14 @@ final class SuggestionsTest extends TestCase
     {
         // The law of total probability: what each outcome would make of a fault, by how likely it is, is the belief of today.
         $case = Assessing::case(Assessing::GATES + ['start.plain' => 'nothing'], 'mower');
-        $prospects = Assessing::assessor()->prospects($case, 'spark.coil_swap');
-        self::assertSame(['no_change', 'spark_now'], array_column($prospects, 'outcome'));
+        $prospects = Assessing::assessor()->prospects($case, 'look.filter');
+        self::assertSame(['clear', 'dirty'], array_column($prospects, 'outcome'));
         self::assertEqualsWithDelta(1.0, array_sum(array_column($prospects, 'chance')), 1e-9);
-        $now = array_column(Assessing::assessor()->assess($case)->faults, 'probability', 'fault')['spark.coil_dead'];
+        $now = array_column(Assessing::assessor()->assess($case)->faults, 'probability', 'fault')['path.filter_blocked'];
         $expected = 0.0;
         foreach ($prospects as $prospect) {
-            self::assertEqualsWithDelta($now, $prospect->shifts['spark.coil_dead']['before'], 1e-9);
-            $expected += $prospect->chance * $prospect->shifts['spark.coil_dead']['after'];
+            self::assertEqualsWithDelta($now, $prospect->shifts['path.filter_blocked']['before'], 1e-9);
+            $expected += $prospect->chance * $prospect->shifts['path.filter_blocked']['after'];
         }
         self::assertEqualsWithDelta($now, $expected, 1e-6);
         self::assertSame([], Assessing::assessor()->prospects($case, 'jar.ethanol_percent'), 'a number tells nothing of faults by itself');

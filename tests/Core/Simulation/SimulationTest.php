@@ -37,11 +37,11 @@ final class SimulationTest extends TestCase
 
     public function testAMachineAnswersAsOftenAsTheModelSays(): void
     {
-        // A key is drawn in about one of fifty; such machines show it in 96 of 100 looks, others in one of a thousand.
+        // A key is drawn in about one of a hundred; such machines show it in 96 of 100 looks, others in one of a thousand.
         $model = FaultModel::shipped();
         $vocabulary = Vocabulary::shipped();
         $shown = $asked = 0;
-        for ($number = 0; $number < 500 && $asked < 1500; ++$number) {
+        for ($number = 0; $number < 1500 && $asked < 1500; ++$number) {
             $machine = HiddenMachine::draw($model, $vocabulary, new Dice($number));
             if ($machine->has('timing.key_sheared')) {
                 for ($look = 0; $look < 300; ++$look) {
