@@ -116,7 +116,7 @@ final readonly class Assessor
         foreach ($this->model->faults() as $fault) {
             $because = $reasons[$fault] ?? [];
             usort($because, static fn (Reason $one, Reason $other): int => abs($other->logOdds) <=> abs($one->logOdds));
-            $suspects[] = new Suspect($fault, $beliefs->now[$fault] ?? 0.0, $usual[$fault] ?? 0.0, $beliefs->priors[$fault] ?? 0.0, \array_slice($because, 0, self::REASONS));
+            $suspects[] = new Suspect($fault, $beliefs->now[$fault] ?? 0.0, $usual[$fault] ?? 0.0, $beliefs->priors[$fault] ?? 0.0, \array_slice($because, 0, self::REASONS), $beliefs->isLookedAt($fault), $this->model->isBeside($fault));
         }
         usort($suspects, static fn (Suspect $one, Suspect $other): int => [$other->probability, $one->fault] <=> [$one->probability, $other->fault]);
 

@@ -23,17 +23,29 @@ final readonly class Beliefs
     public static function fromCase(FaultModel $model, CaseFile $case): self
     {
         $seen = self::seen($model, $case);
-        $network = $model->network($case, $seen);
+        $network = $model->network($case);
         $observations = self::observations($model, $case);
-        $posterior = Inference::posterior($network, $observations);
+        $posterior = Inference::posterior($network->withSeen($seen), $observations);
 
-        return new self(self::before($model, $case), self::named($posterior->beliefs), $posterior->sides, $seen, $observations);
+        return new self(self::named($network->before()), self::named($posterior->beliefs), $posterior->sides, $seen, $observations);
+    }
+
+    /** Whether anything out of the ordinary was found that it would show; what its owner says is not found. */
+    public function isLookedAt(string $fault): bool
+    {
+        foreach ($this->observations as $observation) {
+            if (!str_starts_with($observation->test, 'claim.') && max($observation->places) > 0 && $observation->concerns($fault)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array<string, float> how likely each fault of a machine is by its story alone, what brings it included */
     public static function before(FaultModel $model, CaseFile $case): array
     {
-        return self::named(Inference::posterior($model->network($case), [])->beliefs);
+        return self::named($model->network($case)->before());
     }
 
     /**

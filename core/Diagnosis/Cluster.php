@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Diagnosis;
 
 /**
- * Faults that bring one another by themselves, or one that nothing brings: what is the same for all of them is summed over
- * here, so that whoever sums over findings need not know of it.
+ * Faults that bring one another by themselves, or one that was seen: they are summed over here, so that whoever sums over
+ * findings need not know of it.
  *
  * Every set of those that bring others is gone through; given that set, the others are independent of one another (noisy-or,
  * J. Pearl 1988, published).
@@ -38,14 +38,31 @@ final readonly class Cluster
             }
             $sets = $next;
         }
-        $others = array_values(array_diff($faults, $bringers));
-        $this->sides = array_fill_keys(array_values(array_intersect_key($network->sides, array_flip($faults))), true);
-        $this->sets = array_map(fn (array $set): array => [
-            $set[0],
-            $set[1],
-            array_diff_key($this->sides, array_flip(array_intersect_key($network->sides, array_flip($set[1])))),
-            array_map(fn (string $fault): array => [$fault, ...$this->eitherWay($fault, $set[1]), $network->sides[$fault] ?? null], $others),
-        ], $sets);
+        $others = array_diff($faults, $bringers);
+        $sides = [];
+        foreach ($faults as $fault) {
+            if (isset($network->sides[$fault])) {
+                $sides[$network->sides[$fault]] = true;
+            }
+        }
+        $this->sides = $sides;
+        $complete = [];
+        foreach ($sets as [$chance, $there]) {
+            $clear = $sides;
+            foreach ($there as $fault) {
+                if (isset($network->sides[$fault])) {
+                    unset($clear[$network->sides[$fault]]);
+                }
+            }
+            $rest = [];
+            foreach ($others as $fault) {
+                $likely = $this->likely($fault, $there);
+                // Of what was seen there is no chance that it is not there.
+                $rest[] = [$fault, $likely, isset($network->seen[$fault]) ? 0.0 : 1 - $likely, $network->sides[$fault] ?? null];
+            }
+            $complete[] = [$chance, $there, $clear, $rest];
+        }
+        $this->sets = $complete;
         $this->cost = \count($sets) * (1 + \count($others)) * (1 + \count($this->sides));
     }
 
@@ -93,30 +110,6 @@ final readonly class Cluster
         }
 
         return [$total, $without, $present];
-    }
-
-    /** Whether nothing brings it, it brings nothing, and nobody has seen it. */
-    public function isAlone(): bool
-    {
-        return 1 === \count($this->faults) && !isset($this->network->seen[$this->faults[0]]);
-    }
-
-    /** @return array{float, string|null} of one that is alone: how likely it is, and its side */
-    public function alone(): array
-    {
-        return [$this->network->priors[$this->faults[0]], $this->network->sides[$this->faults[0]] ?? null];
-    }
-
-    /**
-     * @param list<string> $there
-     *
-     * @return array{float, float} chance that a fault is there beside those that bring others, and that it is not; of what was seen there is no chance that it is not
-     */
-    private function eitherWay(string $fault, array $there): array
-    {
-        $likely = $this->likely($fault, $there);
-
-        return [$likely, isset($this->network->seen[$fault]) ? 0.0 : 1 - $likely];
     }
 
     /**

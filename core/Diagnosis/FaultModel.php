@@ -17,15 +17,21 @@ use AwakeShed\Core\Evidence\MachineFacts;
  * @phpstan-type ClaimRule array{base: float|int, against?: array<string, array<string, float|int>>, above?: array<string, array{float|int, float|int}>, below?: array<string, array{float|int, float|int}>}
  * @phpstan-type Senses array{sights: array<string, array<string, string>>, counts_after: array<string, array<string, array{after: array<string, list<string>>, else: string}>>, sides: array<string, list<string>>, beside: list<string>, twins: array<string, string>}
  */
-final readonly class FaultModel
+final class FaultModel
 {
     /** Of a cure, that it did not take. */
     public const CURE_FAILS = 0.05;
 
     private const HIDDEN = 'cause.';
 
+    /** What its owner says of a machine that makes faults likelier. */
+    private const STORY = ['claim.fuel_kind', 'claim.layup'];
+
     /** @var array<string, string> by fault, the side of the engine it keeps from its work */
-    public array $sides;
+    public readonly array $sides;
+
+    /** @var array{string, Network}|null the last that was asked for, by all it depends on: a job is asked after many times */
+    private ?array $known = null;
 
     /**
      * @param array<string, TestModel>                $tests
@@ -33,7 +39,7 @@ final readonly class FaultModel
      * @param array<string, array<string, ClaimRule>> $claims
      * @param Senses                                  $senses
      */
-    private function __construct(public array $tests, private array $faults, public array $claims, private array $senses)
+    private function __construct(public readonly array $tests, private readonly array $faults, public readonly array $claims, private readonly array $senses)
     {
         $sides = [];
         foreach ($senses['sides'] as $side => $ofSide) {
@@ -132,12 +138,21 @@ final readonly class FaultModel
     /**
      * What this machine may have before any test, by the story of it as far as that is still believed; without what its
      * owner said of other things ({@see Beliefs}).
-     *
-     * @param list<string> $seen faults
      */
-    public function network(CaseFile $case, array $seen = []): Network
+    public function network(CaseFile $case): Network
     {
-        $priors = $brings = $before = [];
+        $story = array_map(fn (string $claim): array => $this->story($claim, $case), self::STORY);
+        $key = serialize([$case->machine->kind, $case->machine->cycle, $case->machine->usualFeed(), $case->machine->electricStart, $case->standing('claim.idle_months')?->number, $story, array_map(fn (string $fault): array => [$fault, $this->wasSeen($fault, $case)], $case->cured())]);
+        if ($key !== ($this->known[0] ?? null)) {
+            $this->known = [$key, $this->networked($case)];
+        }
+
+        return $this->known[1];
+    }
+
+    private function networked(CaseFile $case): Network
+    {
+        $priors = $brings = $before = $seen = [];
         foreach ($this->faults as $fault => $known) {
             if (!$this->canBe($known, $case->machine)) {
                 continue;
@@ -162,7 +177,7 @@ final readonly class FaultModel
             }
         }
 
-        return new Network($priors, $brings, array_intersect_key(array_fill_keys($seen, true), $priors), array_intersect_key($this->sides, $priors));
+        return new Network($priors, $brings, array_fill_keys($seen, true), array_intersect_key($this->sides, $priors));
     }
 
     /** @return list<string> those that bring others, each after all that bring it */
@@ -207,21 +222,28 @@ final readonly class FaultModel
         return $odds / (1 + $odds);
     }
 
-    /**
-     * What is said counts as far as findings leave it standing; what was measured counts instead of what was said.
-     *
-     * @param array<string, float|int> $factors by what is said
-     */
+    /** @param array<string, float|int> $factors by what is said */
     private function byStory(string $claim, array $factors, CaseFile $case): float
     {
         if ([] === $factors) {
             return 1.0;
         }
-        $said = ClaimBelief::measured($claim, $case) ?? $case->standing($claim)->outcomes[0] ?? '';
-        $rule = $this->claims[$claim][$said] ?? null;
-        $standing = null === $rule ? 1.0 : (new ClaimBelief($rule))->standing($case);
+        [$said, $standing] = $this->story($claim, $case);
 
         return $standing * ($factors[$said] ?? 1) + (1 - $standing);
+    }
+
+    /**
+     * What is said counts as far as findings leave it standing; what was measured counts instead of what was said.
+     *
+     * @return array{string, float} what is said, and how much of it is left, 0 to 1
+     */
+    private function story(string $claim, CaseFile $case): array
+    {
+        $said = ClaimBelief::measured($claim, $case) ?? $case->standing($claim)->outcomes[0] ?? '';
+        $rule = $this->claims[$claim][$said] ?? null;
+
+        return [$said, null === $rule ? 1.0 : (new ClaimBelief($rule))->standing($case)];
     }
 
     /** @param Factors $known */

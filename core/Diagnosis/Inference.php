@@ -22,12 +22,8 @@ final class Inference
     /** @var array<string, float> by fault, what the observations that need no sum make it likelier by */
     private array $weights;
 
-    /**
-     * @param array<string, Cluster> $clusters by fault
-     * @param list<SummationPlan>    $groups
-     * @param list<string>           $sides
-     */
-    private function __construct(private readonly Network $network, private readonly array $clusters, private readonly array $groups, private readonly array $sides)
+    /** @param list<SummationPlan> $groups */
+    private function __construct(private readonly Network $network, private readonly array $groups)
     {
         $this->weights = array_fill_keys(array_keys($network->priors), 1.0);
     }
@@ -49,15 +45,13 @@ final class Inference
             }
         }
         usort($shared, static fn (OutcomeTerm $one, OutcomeTerm $other): int => $one->soundness() <=> $other->soundness());
-        $clusters = $network->clusters();
-        $sides = array_values(array_unique($network->sides));
-        $groups = SummationPlan::plan($shared, $clusters, $sides);
+        $groups = SummationPlan::plan($shared, $network);
         while (self::cost($groups) > self::MOST_COST) {
             $left[] = array_pop($shared) ?? throw new \LogicException('Nothing costs nothing.');
-            $groups = SummationPlan::plan($shared, $clusters, $sides);
+            $groups = SummationPlan::plan($shared, $network);
         }
 
-        $inference = new self($network, $clusters, $groups, $sides);
+        $inference = new self($network, $groups);
         // Each fault takes its own factor, whatever the others do.
         $inference->take($apart, $network->priors);
         $posterior = $inference->sum();
@@ -90,16 +84,23 @@ final class Inference
 
     private function sum(): Posterior
     {
-        $clear = array_fill_keys($this->sides, 1.0);
+        $clear = array_fill_keys($this->network->allSides(), 1.0);
         $beliefs = $touched = [];
         foreach ($this->groups as $group) {
             SummationPlan::take($group->sum($this->weights), $clear, $beliefs);
-            $touched += $group->clusters;
+            $touched += $group->concerned;
         }
-        foreach ($this->clusters as $cluster) {
-            if (!isset($touched[spl_object_id($cluster)])) {
+        $clusters = $this->network->clusters();
+        foreach ($clusters as $cluster) {
+            if (!isset($beliefs[$cluster->faults[0]])) {
                 SummationPlan::take($cluster->sum($this->weights), $clear, $beliefs);
-                $touched[spl_object_id($cluster)] = $cluster;
+            }
+        }
+        foreach (array_diff_key($this->network->priors, $touched, $clusters) as $fault => $prior) {
+            $with = $prior * $this->weights[$fault];
+            $beliefs[$fault] = $with / (1 - $prior + $with);
+            if (isset($this->network->sides[$fault])) {
+                $clear[$this->network->sides[$fault]] *= 1 - $beliefs[$fault];
             }
         }
         $between = static fn (float $share): float => min(1.0, max(0.0, $share));

@@ -29,16 +29,22 @@ final readonly class InformationGain
         $byFault = [];
         foreach ($model->causes as $fault => $upTo) {
             $believed = $beliefs[$fault] ?? 0.0;
-            if ($believed <= self::NEGLIGIBLE || $believed >= 1.0) {
+            if ($believed <= self::NEGLIGIBLE || $believed >= 1.0 || 0.0 === ($concern[$fault] ?? 1.0)) {
                 continue;
             }
-            $without = $with = [];
+            // Both entropies in one walk over the outcomes: this is what an assessment spends its time on.
+            $nats = $without = $with = 0.0;
             foreach ($upTo as $place => $factor) {
                 $part = 1 - $believed + $believed * $factor;
-                $without[] = $part > 0.0 ? $cumulative[$place] / $part : 0.0;
-                $with[] = $without[$place] * $factor;
+                $noMoreWithout = $part > 0.0 ? $cumulative[$place] / $part : 0.0;
+                $noMoreWith = $noMoreWithout * $factor;
+                $share = $noMoreWithout - $without;
+                $nats += $share > 0.0 ? (1 - $believed) * $share * log($share) : 0.0;
+                $share = $noMoreWith - $with;
+                $nats += $share > 0.0 ? $believed * $share * log($share) : 0.0;
+                [$without, $with] = [$noMoreWithout, $noMoreWith];
             }
-            $byFault[$fault] = ($concern[$fault] ?? 1.0) * max(0.0, $this->entropy - (1 - $believed) * self::entropy($without) - $believed * self::entropy($with));
+            $byFault[$fault] = ($concern[$fault] ?? 1.0) * max(0.0, $this->entropy + $nats / \M_LN2);
         }
         arsort($byFault);
         $this->byFault = $byFault;

@@ -6,6 +6,7 @@ namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\TestPattern;
+use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Table;
 
 /**
@@ -19,17 +20,25 @@ final readonly class Sense
     private const ANSWERS = ['renewed', 'replaced', 'drained', 'cleaned', 'flushed', 'dried', 'tapped'];
     private const FRESH_FUEL = 'tank.filled';
 
-    /** @param list<Rule> $rules */
+    /** @param array<string, non-empty-list<Rule>> $rules by test */
     private function __construct(private array $rules, private Access $access)
     {
     }
 
-    public static function shipped(Access $access): self
+    public static function shipped(Vocabulary $vocabulary, Access $access): self
     {
         /** @var array{rules: list<Rule>} $data */
         $data = Table::read(__DIR__.'/data/sense.json');
+        $rules = [];
+        foreach ($data['rules'] as $rule) {
+            foreach (array_keys($vocabulary->tests) as $test) {
+                if (TestPattern::matchesAny($rule['tests'], $test)) {
+                    $rules[$test][] = $rule;
+                }
+            }
+        }
 
-        return new self($data['rules'], $access);
+        return new self($rules, $access);
     }
 
     public function has(string $test, CaseFile $case): bool
@@ -38,8 +47,8 @@ final readonly class Sense
         if (null !== $changed && (\in_array($changed->state, self::ANSWERS, true) || self::FRESH_FUEL === $changed->id)) {
             return false;
         }
-        foreach ($this->rules as $rule) {
-            if (TestPattern::matchesAny($rule['tests'], $test) && $this->counts($rule, $case) && !self::isMet($rule, $case)) {
+        foreach ($this->rules[$test] ?? [] as $rule) {
+            if ($this->counts($rule, $case) && !self::isMet($rule, $case)) {
                 return false;
             }
         }

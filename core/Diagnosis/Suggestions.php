@@ -36,17 +36,18 @@ final readonly class Suggestions
 
     public function __construct(private FaultModel $model, private Vocabulary $vocabulary, private Access $access)
     {
-        $this->sense = Sense::shipped($access);
+        $this->sense = Sense::shipped($vocabulary, $access);
     }
 
     /**
      * @param array<string, list<Blocker>> $blocked
+     * @param list<string>|null            $about   faults that alone are asked after; what the findings raised where not given
      *
      * @return list<NextTest> the most worth a minute first
      */
-    public function rank(CaseFile $case, Beliefs $beliefs, array $blocked): array
+    public function rank(CaseFile $case, Beliefs $beliefs, array $blocked, ?array $about = null): array
     {
-        $informing = $this->informing($case, $beliefs);
+        $informing = $this->informing($case, $beliefs, null === $about ? $this->concern($case, $beliefs) : array_fill_keys($about, 1.0) + array_fill_keys(array_keys($beliefs->now), 0.0));
         $bits = array_map(static fn (InformationGain $information): float => $information->bits(), $informing);
         $rates = $this->sharing($case, $bits, $blocked);
         foreach (array_diff_key($bits, $rates) as $test => $own) {
@@ -164,16 +165,26 @@ final readonly class Suggestions
         return null !== $place && [] === array_diff($looks, $place->behind);
     }
 
-    /** @return array<string, InformationGain> by test to be made, closed ones too */
-    private function informing(CaseFile $case, Beliefs $beliefs): array
+    /** @return array<string, float> by fault, how much it matters to know of it, 0 to 1 */
+    private function concern(CaseFile $case, Beliefs $beliefs): array
     {
-        $isProved = $this->isProved($case);
+        $background = $this->isProved($case) ? 0.0 : self::BACKGROUND;
         $concern = array_fill_keys($beliefs->seen, 0.0);
         foreach ($beliefs->now as $fault => $belief) {
-            $background = $isProved ? 0.0 : self::BACKGROUND;
             $isRaised = $belief > min(self::SUSPECT, self::RAISED * $beliefs->priors[$fault]);
             $concern[$fault] ??= $isRaised ? max($background, min(1.0, $belief / self::SUSPECT)) : $background;
         }
+
+        return $concern;
+    }
+
+    /**
+     * @param array<string, float> $concern by fault
+     *
+     * @return array<string, InformationGain> by test to be made, closed ones too
+     */
+    private function informing(CaseFile $case, Beliefs $beliefs, array $concern): array
+    {
         $informing = [];
         foreach ($this->model->tests as $test => $shows) {
             if ($this->isToBeMade($test, $case)) {

@@ -13,28 +13,27 @@ final readonly class SummationPlan
     /** What it takes to sum, in factors applied. */
     public int $cost;
 
-    /** @var array<int, Cluster> those that the terms concern, by the object's number */
-    public array $clusters;
+    /** @var array<string, Cluster|null> clusters that the terms concern, by their number, and faults by themselves, by name */
+    public array $concerned;
 
-    /** @var array<string, array{float, string|null}> faults by themselves that no later term concerns: how likely, on which side */
+    /** @var list<string> faults by themselves that no later term concerns */
     private array $alone;
 
-    /** @var list<Cluster> that no later term concerns */
+    /** @var list<Cluster> those that no later term concerns */
     private array $settled;
 
     /**
-     * @param array<int, Cluster> $own    that the term concerns
-     * @param array<int, Cluster> $later  that later terms concern
-     * @param list<self>          $groups
-     * @param list<string>        $sides  every side there is
+     * @param array<string, Cluster|null> $own    what the term concerns
+     * @param array<string, Cluster|null> $later  what later terms concern
+     * @param list<self>                  $groups
      */
-    private function __construct(private OutcomeTerm $term, array $own, array $later, private array $groups, private array $sides)
+    private function __construct(private OutcomeTerm $term, array $own, array $later, private array $groups, private Network $network)
     {
         $cost = \count($term->high);
         $alone = $settled = [];
-        foreach (array_diff_key($own, $later) as $cluster) {
-            if ($cluster->isAlone()) {
-                $alone[$cluster->faults[0]] = $cluster->alone();
+        foreach (array_diff_key($own, $later) as $name => $cluster) {
+            if (null === $cluster) {
+                $alone[] = $name;
                 ++$cost;
             } else {
                 $settled[] = $cluster;
@@ -47,20 +46,18 @@ final readonly class SummationPlan
         $this->alone = $alone;
         $this->settled = $settled;
         $this->cost = 2 * $cost;
-        $this->clusters = $own + $later;
+        $this->concerned = $own + $later;
     }
 
     /**
-     * @param list<OutcomeTerm>      $terms
-     * @param array<string, Cluster> $clusters by fault
-     * @param list<string>           $sides
+     * @param list<OutcomeTerm> $terms
      *
      * @return list<self>
      */
-    public static function plan(array $terms, array $clusters, array $sides): array
+    public static function plan(array $terms, Network $network): array
     {
         $plans = [];
-        $concerned = array_map(static fn (OutcomeTerm $term): array => self::concerned($term, $clusters), $terms);
+        $concerned = array_map(static fn (OutcomeTerm $term): array => self::concerned($term, $network), $terms);
         while ([] !== $terms) {
             $first = array_key_first($terms);
             $group = [$first => $terms[$first]];
@@ -76,40 +73,36 @@ final readonly class SummationPlan
                     }
                 }
             }
-            $plans[] = self::ofGroup($group, $clusters, $sides);
+            $plans[] = self::ofGroup($group, $network);
         }
 
         return $plans;
     }
 
     /**
-     * @param non-empty-array<OutcomeTerm> $terms    that hang together
-     * @param array<string, Cluster>       $clusters by fault
-     * @param list<string>                 $sides
+     * @param non-empty-array<OutcomeTerm> $terms that hang together
      */
-    private static function ofGroup(array $terms, array $clusters, array $sides): self
+    private static function ofGroup(array $terms, Network $network): self
     {
         // The one that concerns most faults holds most of the others together.
         usort($terms, static fn (OutcomeTerm $one, OutcomeTerm $other): int => \count($other->high) <=> \count($one->high));
         $widest = array_shift($terms);
         $later = [];
         foreach ($terms as $term) {
-            $later += self::concerned($term, $clusters);
+            $later += self::concerned($term, $network);
         }
 
-        return new self($widest, self::concerned($widest, $clusters), $later, self::plan($terms, $clusters, $sides), $sides);
+        return new self($widest, self::concerned($widest, $network), $later, self::plan($terms, $network), $network);
     }
 
-    /**
-     * @param array<string, Cluster> $clusters by fault
-     *
-     * @return array<int, Cluster>
-     */
-    private static function concerned(OutcomeTerm $term, array $clusters): array
+    /** @return array<string, Cluster|null> */
+    private static function concerned(OutcomeTerm $term, Network $network): array
     {
+        $clusters = $network->clusters();
         $concerned = [];
-        foreach (array_keys($term->high) as $fault) {
-            $concerned[spl_object_id($clusters[$fault])] = $clusters[$fault];
+        foreach ($term->high as $fault => $_) {
+            $cluster = $clusters[$fault] ?? null;
+            $concerned[null === $cluster ? $fault : '#'.spl_object_id($cluster)] = $cluster;
         }
 
         return $concerned;
@@ -123,22 +116,23 @@ final readonly class SummationPlan
     public function sum(array $weights): array
     {
         $total = 0.0;
-        $without = array_fill_keys($this->sides, 0.0);
+        $without = array_fill_keys($this->network->allSides(), 0.0);
         $present = [];
+        [$priors, $sides] = [$this->network->priors, $this->network->sides];
         foreach ([[$this->term->soundHigh, $this->term->high], [-$this->term->soundLow, $this->term->low]] as [$share, $factors]) {
             $next = $weights;
             foreach ($factors as $fault => $factor) {
                 $next[$fault] *= $factor;
             }
-            $clear = array_fill_keys($this->sides, 1.0);
+            $clear = array_fill_keys($this->network->allSides(), 1.0);
             $parts = [];
-            foreach ($this->alone as $fault => [$prior, $side]) {
-                $with = $prior * $next[$fault];
-                $either = 1 - $prior + $with;
+            foreach ($this->alone as $fault) {
+                $with = $priors[$fault] * $next[$fault];
+                $either = 1 - $priors[$fault] + $with;
                 $share *= $either;
                 $parts[$fault] = $with / $either;
-                if (null !== $side) {
-                    $clear[$side] *= (1 - $prior) / $either;
+                if (isset($sides[$fault])) {
+                    $clear[$sides[$fault]] *= 1 - $parts[$fault];
                 }
             }
             foreach ($this->settled as $cluster) {

@@ -11,11 +11,13 @@ final readonly class Suspect
     public const SURE = 0.8;
 
     /**
-     * @param float        $usual   how likely it is on any machine of its kind
-     * @param float        $prior   on this one by its story alone: how long it stood, and how
-     * @param list<Reason> $because the strongest first
+     * @param float        $usual      how likely it is on any machine of its kind
+     * @param float        $prior      on this one by its story alone: how long it stood, and how
+     * @param list<Reason> $because    the strongest first
+     * @param bool         $isLookedAt whether anything found, and not only what was said, speaks of it
+     * @param bool         $isBeside   whether it is to be mended, but keeps no engine from its work
      */
-    public function __construct(public string $fault, public float $probability, public float $usual, public float $prior, public array $because)
+    public function __construct(public string $fault, public float $probability, public float $usual, public float $prior, public array $because, public bool $isLookedAt = true, public bool $isBeside = false)
     {
     }
 
@@ -31,10 +33,10 @@ final readonly class Suspect
         return $this->probability >= 1.2 * $this->prior;
     }
 
-    /** Whether to put it right is the next thing to do. */
+    /** Whether to put it right is the next thing to do; nothing is taken apart on hearsay. */
     public function isSure(): bool
     {
-        return $this->probability >= self::SURE && self::canPutRight($this->fault);
+        return $this->probability >= self::SURE && $this->isLookedAt && self::canPutRight($this->fault);
     }
 
     /** What once happened to a machine is believed and explains; nobody puts it right. */

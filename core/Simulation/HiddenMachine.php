@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Simulation;
 
+use AwakeShed\Core\Diagnosis\Beliefs;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\Network;
 use AwakeShed\Core\Diagnosis\Suspect;
@@ -39,7 +40,8 @@ final class HiddenMachine
         $this->hindering = self::hindering($model);
     }
 
-    public static function draw(FaultModel $model, Vocabulary $vocabulary, Dice $dice): self
+    /** @param bool $hasOneFault exactly one, as often each as the model says of it; else as they fall */
+    public static function draw(FaultModel $model, Vocabulary $vocabulary, Dice $dice, bool $hasOneFault = false): self
     {
         $facts = new MachineFacts(MachineKind::from($dice->pick(self::KINDS)));
         $told = new CaseFile($facts, [
@@ -47,7 +49,7 @@ final class HiddenMachine
             Finding::observed('claim.fuel_kind', $dice->pick(self::FUELS)),
             Finding::observed('claim.layup', $dice->pick(self::LAYUPS)),
         ]);
-        $faults = self::fall($model->network($told), $dice);
+        $faults = $hasOneFault ? [$dice->pick(Beliefs::before($model, $told)) => true] : self::fall($model->network($told), $dice);
         $machine = new self($model, $dice, $told, $faults);
         foreach ($vocabulary->tests as $test) {
             if (str_starts_with($test->id, 'claim.') && isset($model->tests[$test->id])) {

@@ -14,4 +14,7 @@ enum Order: string
 
     /** Whatever is open. */
     case Random = 'random';
+
+    /** What tells most a minute of the faults that are there, by one who knows them and has only to show them. */
+    case Knowing = 'knowing';
 }

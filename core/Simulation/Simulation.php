@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Simulation;
 
 use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Diagnosis\Odds;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Gatekeeper;
 
 /**
- * Puts the suggestions to the proof: draws machines with hidden faults from the model itself and works each by what is
- * suggested; every so many also in the textbook's order and in any order. It shows how good the advice is if the model is
- * right, and that the arithmetic is; not that the model is.
+ * Puts the suggestions to the proof: draws machines with hidden faults from a world of its own ({@see World}) and works each by
+ * what is suggested; every so many also in the textbook's order, in any order and in the best of one who knows. It shows how
+ * good the advice is if the model is right, or wrong in ways one can name; not that the model is right.
  */
 final readonly class Simulation
 {
@@ -20,7 +21,7 @@ final readonly class Simulation
 
     private Technician $technician;
 
-    public function __construct(private FaultModel $model, private Vocabulary $vocabulary, Gatekeeper $gatekeeper)
+    public function __construct(FaultModel $model, private Vocabulary $vocabulary, Gatekeeper $gatekeeper)
     {
         $this->technician = new Technician($model, $vocabulary, $gatekeeper);
     }
@@ -31,12 +32,14 @@ final readonly class Simulation
      * @param bool                       $whole        until nothing hinders a machine; else until the first fault that does is named
      * @param (\Closure(int): void)|null $progress     is told the number of machines done
      */
-    public function run(int $cases, int $seed, int $compareEvery = 1, bool $whole = false, ?\Closure $progress = null): SimulationResult
+    public function run(int $cases, int $seed, int $compareEvery = 1, bool $whole = false, ?\Closure $progress = null, World $world = World::Model): SimulationResult
     {
         $result = new SimulationResult();
+        $truth = $world->model(Odds::shipped(), (new Dice($seed))->for('world'));
         for ($case = 0; $case < $cases; ++$case) {
             $dice = (new Dice($seed))->for('machine '.$case);
-            $machine = $this->machine($dice);
+            $anew = fn (): HiddenMachine => HiddenMachine::draw($truth, $this->vocabulary, $dice->for('faults'), $world->hasOneFault());
+            $machine = $anew();
             $isHindered = [] !== $machine->hindered();
             $snapshot = new Snapshot((int) ($dice->for('snapshot')->roll() * self::LATEST_SNAPSHOT) + 1);
             $suggested = $this->technician->work($machine, Order::Suggested, $dice, $whole, $snapshot);
@@ -47,8 +50,9 @@ final readonly class Simulation
             if ($isHindered && 0 === $case % $compareEvery) {
                 $result->compare(
                     $suggested,
-                    $this->technician->work($this->machine($dice), Order::Textbook, $dice, $whole),
-                    $this->technician->work($this->machine($dice), Order::Random, $dice->for('order'), $whole),
+                    $this->technician->work($anew(), Order::Textbook, $dice, $whole),
+                    $this->technician->work($anew(), Order::Random, $dice->for('order'), $whole),
+                    $whole ? null : $this->technician->quickest($anew, $dice),
                 );
             }
             if (null !== $progress) {
@@ -57,10 +61,5 @@ final readonly class Simulation
         }
 
         return $result;
-    }
-
-    private function machine(Dice $dice): HiddenMachine
-    {
-        return HiddenMachine::draw($this->model, $this->vocabulary, $dice->for('faults'));
     }
 }

@@ -14,6 +14,10 @@ final readonly class SimulationResult
     public Tally $textbook;
     public Tally $random;
 
+    /** Of one who knows what is wrong, and the suggestions again on the machines on which he could show it. */
+    public Tally $knowing;
+    public Tally $suggestedKnown;
+
     /** Of every fault of every machine. */
     public Calibration $all;
 
@@ -23,11 +27,16 @@ final readonly class SimulationResult
     public function __construct()
     {
         [$this->suggested, $this->suggestedCompared, $this->textbook, $this->random] = [new Tally(), new Tally(), new Tally(), new Tally()];
+        [$this->knowing, $this->suggestedKnown] = [new Tally(), new Tally()];
         [$this->all, $this->first] = [new Calibration(), new Calibration()];
     }
 
-    public function compare(Worked $suggested, Worked $textbook, Worked $random): void
+    public function compare(Worked $suggested, Worked $textbook, Worked $random, ?Worked $knowing): void
     {
+        if (true === $knowing?->found) {
+            $this->knowing->add($knowing);
+            $this->suggestedKnown->add($suggested);
+        }
         $this->suggestedCompared->add($suggested);
         $this->textbook->add($textbook);
         $this->random->add($random);
@@ -48,6 +57,12 @@ final readonly class SimulationResult
     public function ratioToTextbook(): float
     {
         return $this->suggestedCompared->meanMinutes() / max(1e-9, $this->textbook->meanMinutes());
+    }
+
+    /** @return float minutes by the suggestions as a multiple of the quickest of one who knows, on the same machines */
+    public function ratioToKnowing(): float
+    {
+        return $this->suggestedKnown->meanMinutes() / max(1e-9, $this->knowing->meanMinutes());
     }
 
     /** @return float minutes by the suggestions as a share of any order's, on the same machines */
