@@ -24,13 +24,8 @@ final readonly class AccessPlace
         private array $parts,
         private array $bySchool,
         public array $behind,
-        private array $included,
+        public array $included,
     ) {
-    }
-
-    public function holds(string $test): bool
-    {
-        return \in_array($test, $this->behind, true) || \in_array($test, $this->included, true);
     }
 
     /** Whether it is open, as far as the record says: by what was done, or because something behind it was looked at since. */

@@ -21,11 +21,11 @@ final readonly class Sense
     private const FRESH_FUEL = 'tank.filled';
 
     /** @param array<string, non-empty-list<Rule>> $rules by test */
-    private function __construct(private array $rules, private Access $access)
+    private function __construct(private array $rules)
     {
     }
 
-    public static function shipped(Vocabulary $vocabulary, Access $access): self
+    public static function shipped(Vocabulary $vocabulary): self
     {
         /** @var array{rules: list<Rule>} $data */
         $data = Table::read(__DIR__.'/data/sense.json');
@@ -38,17 +38,17 @@ final readonly class Sense
             }
         }
 
-        return new self($rules, $access);
+        return new self($rules);
     }
 
-    public function has(string $test, CaseFile $case): bool
+    public function has(string $test, CaseFile $case, AccessFrom $access): bool
     {
         $changed = $case->changedBy($test);
         if (null !== $changed && (\in_array($changed->state, self::ANSWERS, true) || self::FRESH_FUEL === $changed->id)) {
             return false;
         }
         foreach ($this->rules[$test] ?? [] as $rule) {
-            if ($this->counts($rule, $case) && !self::isMet($rule, $case)) {
+            if (self::counts($rule, $case, $access) && !self::isMet($rule, $case)) {
                 return false;
             }
         }
@@ -57,10 +57,10 @@ final readonly class Sense
     }
 
     /** @param Rule $rule */
-    private function counts(array $rule, CaseFile $case): bool
+    private static function counts(array $rule, CaseFile $case, AccessFrom $access): bool
     {
         return (!isset($rule['when']) || self::stands($rule['when'], $case))
-            && (!isset($rule['when_shut']) || $this->access->isShut($rule['when_shut'], $case));
+            && (!isset($rule['when_shut']) || $access->isShut($rule['when_shut']));
     }
 
     /** @param Rule $rule */

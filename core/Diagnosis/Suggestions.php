@@ -36,7 +36,7 @@ final readonly class Suggestions
 
     public function __construct(private FaultModel $model, private Vocabulary $vocabulary, private Access $access)
     {
-        $this->sense = Sense::shipped($vocabulary, $access);
+        $this->sense = Sense::shipped($vocabulary);
     }
 
     /**
@@ -47,11 +47,12 @@ final readonly class Suggestions
      */
     public function rank(CaseFile $case, Beliefs $beliefs, array $blocked, ?array $about = null): array
     {
-        $informing = $this->informing($case, $beliefs, null === $about ? $this->concern($case, $beliefs) : array_fill_keys($about, 1.0) + array_fill_keys(array_keys($beliefs->now), 0.0));
+        $access = $this->access->from($case);
+        $informing = $this->informing($case, $beliefs, $access, null === $about ? $this->concern($case, $beliefs) : array_fill_keys($about, 1.0) + array_fill_keys(array_keys($beliefs->now), 0.0));
         $bits = array_map(static fn (InformationGain $information): float => $information->bits(), $informing);
-        $rates = $this->sharing($case, $bits, $blocked);
+        $rates = self::sharing($access, $bits, $blocked);
         foreach (array_diff_key($bits, $rates) as $test => $own) {
-            $rates[$test] = $own / $this->access->minutes($test, $case);
+            $rates[$test] = $own / $access->minutes($test);
         }
         $opens = [];
         foreach (array_intersect_key($blocked, $bits) as $test => $blockers) {
@@ -59,9 +60,9 @@ final readonly class Suggestions
             if (null === $looks) {
                 continue;
             }
-            $rate = $bits[$test] / $this->together([$test, ...$looks], $case);
+            $rate = $bits[$test] / self::together([$test, ...$looks], $access);
             // Behind one cover it is worth what the best set there is worth.
-            $rate = isset($rates[$test]) && $this->shareOneWay($test, $looks, $case) ? $rates[$test] : $rate;
+            $rate = isset($rates[$test]) && self::shareOneWay($test, $looks, $access) ? $rates[$test] : $rate;
             foreach ($looks as $look) {
                 if ($rate > ($rates[$look] ?? 0.0) || (!isset($bits[$look]) && $rate >= ($rates[$look] ?? 0.0))) {
                     $rates[$look] = $rate;
@@ -71,10 +72,10 @@ final readonly class Suggestions
         }
         $next = [];
         foreach (array_diff_key($rates, $blocked) as $test => $rate) {
-            $minutes = $this->access->minutes($test, $case);
-            if ($rate * $minutes >= self::LEAST_BITS && $this->sense->has($test, $case)) {
+            $minutes = $access->minutes($test);
+            if ($rate * $minutes >= self::LEAST_BITS && (isset($informing[$test]) || $this->sense->has($test, $case, $access))) {
                 $tells = isset($informing[$test]) ? array_keys($informing[$test]->byFault) : [];
-                $next[] = new NextTest($test, $this->vocabulary->test($test)->minutes, $minutes, $rate * $minutes, \array_slice($tells, 0, self::TELLS), $opens[$test] ?? null, $this->access->shut($test, $case)?->parts($case) ?? []);
+                $next[] = new NextTest($test, $this->vocabulary->test($test)->minutes, $minutes, $rate * $minutes, \array_slice($tells, 0, self::TELLS), $opens[$test] ?? null, $access->parts($test));
             }
         }
         usort($next, static fn (NextTest $one, NextTest $other): int => [$rates[$other->test], $one->test] <=> [$rates[$one->test], $other->test]);
@@ -89,9 +90,11 @@ final readonly class Suggestions
      */
     public function open(CaseFile $case, array $blocked): array
     {
+        $access = $this->access->from($case);
+
         return array_values(array_filter(
             array_keys(array_diff_key($this->model->tests, $blocked)),
-            fn (string $test): bool => $this->isToBeMade($test, $case),
+            fn (string $test): bool => $this->isToBeMade($test, $case, $access),
         ));
     }
 
@@ -103,13 +106,10 @@ final readonly class Suggestions
      *
      * @return array<string, float> bits a minute, by test
      */
-    private function sharing(CaseFile $case, array $bits, array $blocked): array
+    private static function sharing(AccessFrom $access, array $bits, array $blocked): array
     {
         $rates = [];
-        foreach ($this->access->places as $place) {
-            if ($place->isOpen($case)) {
-                continue;
-            }
+        foreach ($access->shut as $place) {
             $behind = array_filter(
                 array_intersect_key($bits, array_flip($place->behind)),
                 static fn (string $test): bool => [] === array_diff(self::onlyLooks($blocked[$test] ?? []) ?? ['another'], $place->behind),
@@ -117,10 +117,10 @@ final readonly class Suggestions
             );
             $own = [];
             foreach (array_keys($behind) as $test) {
-                $own[$test] = $this->access->own($test, $case);
+                $own[$test] = $access->own($test);
             }
             uksort($behind, static fn (string $one, string $other): int => $behind[$other] / $own[$other] <=> $behind[$one] / $own[$one]);
-            [$told, $minutes] = [0.0, $place->minutes($case)];
+            [$told, $minutes] = [0.0, $access->wayIn($place)];
             $set = [];
             foreach ($behind as $test => $tells) {
                 // As long as it raises what a minute is worth it is of the set.
@@ -141,16 +141,16 @@ final readonly class Suggestions
      *
      * @return float min, what has to be opened for several of them counted once
      */
-    private function together(array $tests, CaseFile $case): float
+    private static function together(array $tests, AccessFrom $access): float
     {
         $minutes = 0.0;
         $ways = [];
         foreach ($tests as $test) {
-            $minutes += $this->access->own($test, $case);
-            $shut = $this->access->shut($test, $case);
+            $minutes += $access->own($test);
+            $shut = $access->shutBefore($test);
             if (null !== $shut && !isset($ways[$shut->id])) {
                 $ways[$shut->id] = true;
-                $minutes += $shut->minutes($case);
+                $minutes += $access->wayIn($shut);
             }
         }
 
@@ -158,9 +158,9 @@ final readonly class Suggestions
     }
 
     /** @param list<string> $looks */
-    private function shareOneWay(string $test, array $looks, CaseFile $case): bool
+    private static function shareOneWay(string $test, array $looks, AccessFrom $access): bool
     {
-        $place = $this->access->shut($test, $case);
+        $place = $access->shutBefore($test);
 
         return null !== $place && [] === array_diff($looks, $place->behind);
     }
@@ -183,11 +183,11 @@ final readonly class Suggestions
      *
      * @return array<string, InformationGain> by test to be made, closed ones too
      */
-    private function informing(CaseFile $case, Beliefs $beliefs, array $concern): array
+    private function informing(CaseFile $case, Beliefs $beliefs, AccessFrom $access, array $concern): array
     {
         $informing = [];
         foreach ($this->model->tests as $test => $shows) {
-            if ($this->isToBeMade($test, $case)) {
+            if ($this->isToBeMade($test, $case, $access)) {
                 $informing[$test] = new InformationGain($shows, $beliefs->now, $concern);
             }
         }
@@ -208,12 +208,12 @@ final readonly class Suggestions
     }
 
     /** Whether it makes sense now, and nobody has made it yet or something it speaks of was put right since. */
-    private function isToBeMade(string $test, CaseFile $case): bool
+    private function isToBeMade(string $test, CaseFile $case, AccessFrom $access): bool
     {
         return !str_starts_with($test, 'claim.')
             && $this->vocabulary->applies($test, $case->machine)
             && (null === $case->standing($test) || $case->putRightSince($test, ...array_keys($this->model->tests[$test]->causes)))
-            && $this->sense->has($test, $case);
+            && $this->sense->has($test, $case, $access);
     }
 
     /**

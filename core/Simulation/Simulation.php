@@ -11,7 +11,7 @@ use AwakeShed\Core\Gate\Gatekeeper;
 
 /**
  * Puts the suggestions to the proof: draws machines with hidden faults from a world of its own ({@see World}) and works each by
- * what is suggested; every so many also in the textbook's order, in any order and in the best of one who knows. It shows how
+ * what is suggested; every so many also in the textbook's order, in any order and in the order of one who knows what is wrong. It shows how
  * good the advice is if the model is right, or wrong in ways one can name; not that the model is right.
  */
 final readonly class Simulation
@@ -52,7 +52,7 @@ final readonly class Simulation
                     $suggested,
                     $this->technician->work($anew(), Order::Textbook, $dice, $whole),
                     $this->technician->work($anew(), Order::Random, $dice->for('order'), $whole),
-                    $whole ? null : $this->technician->quickest($anew, $dice),
+                    $this->technician->work($anew(), Order::Knowing, $dice, $whole),
                 );
             }
             if (null !== $progress) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Simulation;
 
-/** What a trial came to. */
+/** What a simulation came to. */
 final readonly class SimulationResult
 {
     public Tally $suggested;
@@ -31,9 +31,9 @@ final readonly class SimulationResult
         [$this->all, $this->first] = [new Calibration(), new Calibration()];
     }
 
-    public function compare(Worked $suggested, Worked $textbook, Worked $random, ?Worked $knowing): void
+    public function compare(Worked $suggested, Worked $textbook, Worked $random, Worked $knowing): void
     {
-        if (true === $knowing?->found) {
+        if ($knowing->found) {
             $this->knowing->add($knowing);
             $this->suggestedKnown->add($suggested);
         }
@@ -59,7 +59,7 @@ final readonly class SimulationResult
         return $this->suggestedCompared->meanMinutes() / max(1e-9, $this->textbook->meanMinutes());
     }
 
-    /** @return float minutes by the suggestions as a multiple of the quickest of one who knows, on the same machines */
+    /** @return float minutes by the suggestions as a multiple of those of one who knows what is wrong, on the same machines */
     public function ratioToKnowing(): float
     {
         return $this->suggestedKnown->meanMinutes() / max(1e-9, $this->knowing->meanMinutes());

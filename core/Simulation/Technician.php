@@ -24,9 +24,6 @@ final readonly class Technician
     /** So likely a fault must be for one to try its cure when nothing is left to test (invented). */
     private const WORTH_A_TRY = 0.02;
 
-    /** One who knows the fault tries so many of its plainest proofs for the quickest. */
-    private const PROOFS = 3;
-
     private Suggestions $suggestions;
     private Access $access;
 
@@ -37,30 +34,9 @@ final readonly class Technician
     }
 
     /**
-     * The quickest that one who knows what is wrong can show it: by what tells most of it a minute, or straight to one of its
-     * plainest proofs.
-     *
-     * @param \Closure(): HiddenMachine $machine the same anew
+     * @param bool $whole until nothing hinders the machine; else until the first fault that does is named
      */
-    public function quickest(\Closure $machine, Dice $dice): Worked
-    {
-        $best = $this->work($machine(), Order::Knowing, $dice);
-        foreach ($machine()->hindered() as $fault) {
-            foreach ($this->model->proofs($fault, self::PROOFS) as $proof) {
-                $straight = $this->work($machine(), Order::Knowing, $dice, straightTo: $proof['test'], most: $best->found ? $best->minutes : \INF);
-                $best = $straight->found && (!$best->found || $straight->minutes < $best->minutes) ? $straight : $best;
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * @param bool        $whole      until nothing hinders the machine; else until the first fault that does is named
-     * @param string|null $straightTo of one who knows: the test to be made first, and before it only what opens it
-     * @param float       $most       min after which it is given up
-     */
-    public function work(HiddenMachine $machine, Order $order, Dice $dice, bool $whole = false, ?Snapshot $snapshot = null, ?string $straightTo = null, float $most = \INF): Worked
+    public function work(HiddenMachine $machine, Order $order, Dice $dice, bool $whole = false, ?Snapshot $snapshot = null): Worked
     {
         $case = $machine->intake;
         $minutes = 0.0;
@@ -70,7 +46,7 @@ final readonly class Technician
         $snapshot?->see($beliefs, $machine);
         while (([] !== $machine->hindered() && ($whole || !$hasNamed)) || false === $snapshot?->isTaken()) {
             $cure = $this->likelyEnough($beliefs, Suspect::SURE);
-            $test = null === $cure ? ($this->straight($straightTo, $case) ?? $this->next($case, $beliefs, $order, $dice, $machine)) : null;
+            $test = null === $cure ? $this->next($case, $beliefs, $order, $dice, $machine) : null;
             $cure ??= null === $test ? $this->likelyEnough($beliefs, self::WORTH_A_TRY, $case) : null;
             if (null !== $cure) {
                 $hasNamed = $hasNamed || \in_array($cure, $machine->hindered(), true);
@@ -80,11 +56,11 @@ final readonly class Technician
                 $beliefs = Beliefs::fromCase($this->model, $case);
                 continue;
             }
-            if (null === $test || $minutes > $most) {
+            if (null === $test) {
                 break;
             }
             $outcome = $machine->answer($test);
-            $minutes += $this->access->minutes($test, $case);
+            $minutes += $this->access->from($case)->minutes($test);
             $case = $case->with(Finding::observed($test, $outcome));
             ++$tests;
             // One who follows no suggestion stops to think when something is out of the ordinary.
@@ -95,22 +71,6 @@ final readonly class Technician
         }
 
         return new Worked($minutes, $tests, $needless, $whole ? [] === $machine->hindered() : $hasNamed);
-    }
-
-    /** @return string|null the test, or what opens it; null where it was made or cannot be */
-    private function straight(?string $test, CaseFile $case): ?string
-    {
-        if (null === $test || null !== $case->standing($test)) {
-            return null;
-        }
-        $blockers = $this->gatekeeper->blockers($case, $test);
-        foreach ($blockers as $blocker) {
-            if (isset($this->model->tests[$blocker->until]) && null === $case->standing($blocker->until)) {
-                return $this->straight($blocker->until, $case);
-            }
-        }
-
-        return [] === $blockers ? $test : null;
     }
 
     private function next(CaseFile $case, Beliefs $beliefs, Order $order, Dice $dice, HiddenMachine $machine): ?string

@@ -13,12 +13,12 @@ final class SimulateCommandTest extends KernelTestCase
 {
     public function testReportsAsJson(): void
     {
-        $tester = $this->simulate(['--cases' => '6', '--seed' => '2', '--compare-every' => '2', '--format' => 'json']);
+        $tester = $this->simulate(['--cases' => '6', '--seed' => '2', '--compare-every' => '2', '--world' => 'one_fault', '--format' => 'json']);
         self::assertSame(0, $tester->getStatusCode());
         $report = json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
         self::assertIsArray($report);
-        self::assertSame(['orders', 'minutes_of_textbook', 'minutes_of_random', 'calibration', 'bars'], array_keys($report));
-        self::assertSame(['suggested', 'suggested_compared', 'textbook', 'random'], array_keys((array) $report['orders']));
+        self::assertSame(['world', 'orders', 'minutes_of_textbook', 'minutes_of_random', 'minutes_of_knowing', 'calibration', 'bars'], array_keys($report));
+        self::assertSame(['suggested', 'suggested_compared', 'textbook', 'random', 'knowing'], array_keys((array) $report['orders']));
     }
 
     public function testReportsInWordsAndWorksMachinesWhole(): void
@@ -35,6 +35,7 @@ final class SimulateCommandTest extends KernelTestCase
     {
         yield 'no cases' => [['--cases' => '0'], '--cases'];
         yield 'no number' => [['--seed' => 'x'], '--seed'];
+        yield 'a world nobody knows' => [['--world' => 'flat'], '--world'];
         yield 'a format nobody knows' => [['--format' => 'xml'], '--format'];
     }
 

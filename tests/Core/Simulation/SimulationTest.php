@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\Core\Simulation;
 
 use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Diagnosis\Odds;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
@@ -13,19 +14,64 @@ use AwakeShed\Core\Simulation\Dice;
 use AwakeShed\Core\Simulation\HiddenMachine;
 use AwakeShed\Core\Simulation\Simulation;
 use AwakeShed\Core\Simulation\SimulationResult;
+use AwakeShed\Core\Simulation\World;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class SimulationTest extends TestCase
 {
-    public function testTheSuggestionsKeepTheirBars(): void
+    /** @return iterable<string, array{World}> */
+    public static function worlds(): iterable
     {
-        $result = self::trial(60);
-        self::assertLessThanOrEqual(0.7, $result->ratioToTextbook());
+        foreach (World::cases() as $world) {
+            yield $world->value => [$world];
+        }
+    }
+
+    #[DataProvider('worlds')]
+    public function testTheSuggestionsKeepTheirBarsInEveryWorld(World $world): void
+    {
+        $result = self::trial(72, world: $world, compareEvery: 6);
+        self::assertLessThanOrEqual(0.8, $result->ratioToTextbook(), 'a dozen machines: the bar of 0.7 with what chance does');
         self::assertLessThan(1.0, $result->ratioToRandom());
         self::assertLessThanOrEqual(0.05, $result->all->expectedError());
-        // Sixty beliefs in ten bins: even the best calibration misses by chance some 0.08.
+        // Some seventy beliefs in ten bins: even the best calibration misses by chance some 0.08.
         self::assertLessThan(0.15, $result->first->expectedError());
-        self::assertGreaterThan(0.95, $result->suggested->shareFound());
+        self::assertGreaterThan(0.85, $result->suggested->shareFound());
+        self::assertLessThan(0.6, $result->suggested->meanNeedless());
+    }
+
+    public function testMachinesOfOneFaultHaveOne(): void
+    {
+        $model = World::OneFault->model(Odds::shipped(), new Dice(1));
+        for ($number = 0; $number < 40; ++$number) {
+            $machine = HiddenMachine::draw($model, Vocabulary::shipped(), new Dice($number), true);
+            self::assertCount(1, array_filter($model->faults(), $machine->has(...)));
+        }
+    }
+
+    public function testAShakenWorldIsAThirdOffInEveryShare(): void
+    {
+        $shipped = FaultModel::shipped()->tests['timing.flywheel_key'];
+        $shaken = World::Shaken->model(Odds::shipped(), new Dice(1))->tests['timing.flywheel_key'];
+        self::assertSame($shipped->outcomes, $shaken->outcomes);
+        // Of a key that is whole in 4 of 100 looks where it is sheared, no more than 26 or as few as what is left to it.
+        self::assertNotEqualsWithDelta($shipped->upTo('timing.key_sheared', 0), $shaken->upTo('timing.key_sheared', 0), 0.001);
+    }
+
+    public function testDepositsComeTogetherWhereTheirCauseIsStronger(): void
+    {
+        $together = static function (World $world): int {
+            $model = $world->model(Odds::shipped(), new Dice(1));
+            $pairs = 0;
+            for ($number = 0; $number < 600; ++$number) {
+                $machine = HiddenMachine::draw($model, Vocabulary::shipped(), new Dice($number));
+                $pairs += (int) ($machine->has('carb.pilot_blocked') && $machine->has('carb.bowl_fouled'));
+            }
+
+            return $pairs;
+        };
+        self::assertGreaterThan($together(World::Model), $together(World::CommonCause));
     }
 
     public function testTheSameSeedDrawsTheSameMachinesAndAnotherOthers(): void
@@ -95,10 +141,10 @@ final class SimulationTest extends TestCase
         self::assertNotSame($dice->for('x')->roll(), $dice->for('y')->roll());
     }
 
-    private static function trial(int $cases, int $seed = 7): SimulationResult
+    private static function trial(int $cases, int $seed = 7, World $world = World::Model, int $compareEvery = 1): SimulationResult
     {
         $vocabulary = Vocabulary::shipped();
 
-        return (new Simulation(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->run($cases, $seed);
+        return (new Simulation(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->run($cases, $seed, $compareEvery, world: $world);
     }
 }
