@@ -10,12 +10,12 @@ use AwakeShed\Core\Evidence\CaseFile;
 final readonly class AccessPlace
 {
     /**
-     * @param array<string, string>                                                             $openWhere place by thing, any of which says that it is open
-     * @param array<string, float|int>                                                          $minutes   by kind of machine; "any" for the others
-     * @param array<string, list<string>>                                                       $parts     that come off, by kind of machine; "any" for the others
-     * @param array<string, array<string, array{minutes: float|int, parts: list<string>}>>      $bySchool  by question and school
-     * @param list<string>                                                                      $behind    tests whose own minutes begin once it is open
-     * @param list<string>                                                                      $included  tests whose minutes hold the way in
+     * @param array<string, string>                                                        $openWhere place by thing, any of which says that it is open
+     * @param array<string, float|int>                                                     $minutes   by kind of machine; "any" for the others
+     * @param array<string, list<string>>                                                  $parts     that come off, by kind of machine; "any" for the others
+     * @param array<string, array<string, array{minutes: float|int, parts: list<string>}>> $bySchool  by question and school
+     * @param list<string>                                                                 $behind    tests whose own minutes begin once it is open
+     * @param list<string>                                                                 $included  tests whose minutes hold the way in
      */
     public function __construct(
         public string $id,

@@ -33,10 +33,11 @@ final readonly class Assessor
         $blocked = $this->gatekeeper->closed($case);
 
         return new Assessment(
-            $this->suspects($beliefs, Beliefs::before($this->model, new CaseFile($case->machine))),
+            $this->suspects($case, $beliefs, Beliefs::before($this->model, new CaseFile($case->machine))),
             $this->suggestions->rank($case, $beliefs, $blocked),
             $blocked,
             $this->contradictions($case),
+            Split::ofCase($this->model, $beliefs, $case),
         );
     }
 
@@ -102,13 +103,14 @@ final readonly class Assessor
      *
      * @return list<Suspect>
      */
-    private function suspects(Beliefs $beliefs, array $usual): array
+    private function suspects(CaseFile $case, Beliefs $beliefs, array $usual): array
     {
         $reasons = [];
         foreach ($beliefs->observations as $observation) {
             foreach ($observation->places as $place) {
+                [$test, $outcome] = $this->found($case, $observation->test, $observation->model->outcomes[$place]);
                 foreach ((new OutcomeTerm($observation, $place, 1.0, $beliefs->priors))->ratios($beliefs->now) as $fault => $ratio) {
-                    $reasons[$fault][] = new Reason($observation->test, $observation->model->outcomes[$place], log($ratio));
+                    $reasons[$fault][] = new Reason($test, $outcome, log($ratio));
                 }
             }
         }
@@ -116,11 +118,27 @@ final readonly class Assessor
         foreach ($this->model->faults() as $fault) {
             $because = $reasons[$fault] ?? [];
             usort($because, static fn (Reason $one, Reason $other): int => abs($other->logOdds) <=> abs($one->logOdds));
-            $suspects[] = new Suspect($fault, $beliefs->now[$fault] ?? 0.0, $usual[$fault] ?? 0.0, $beliefs->priors[$fault] ?? 0.0, \array_slice($because, 0, self::REASONS), $beliefs->isLookedAt($fault), $this->model->isBeside($fault));
+            $suspects[] = new Suspect($fault, $beliefs->now[$fault] ?? 0.0, $usual[$fault] ?? 0.0, $beliefs->priors[$fault] ?? 0.0, \array_slice($because, 0, self::REASONS), $beliefs->isLookedAt($fault), $this->model->isBeside($fault), \in_array($fault, $beliefs->seen, true));
         }
         usort($suspects, static fn (Suspect $one, Suspect $other): int => [$other->probability, $one->fault] <=> [$one->probability, $other->fault]);
 
         return $suspects;
+    }
+
+    /**
+     * The finding itself, where it counts as something else: of two cylinders, or of what means nothing yet.
+     *
+     * @return array{string, string} test and outcome
+     */
+    private function found(CaseFile $case, string $test, string $outcome): array
+    {
+        $found = $case->standing($test);
+        $other = $this->model->twins()[$test] ?? array_search($test, $this->model->twins(), true);
+        if (null === $found || $found->saysAnyOf([$outcome])) {
+            return [$test, $outcome];
+        }
+
+        return \is_string($other) && true === $case->standing($other)?->saysAnyOf([$outcome]) ? [$other, $outcome] : [$test, $found->outcomes[0] ?? $outcome];
     }
 
     /** @return list<Contradiction> */

@@ -34,7 +34,7 @@ final readonly class Beliefs
     public function isLookedAt(string $fault): bool
     {
         foreach ($this->observations as $observation) {
-            if (!str_starts_with($observation->test, 'claim.') && max($observation->places) > 0 && $observation->concerns($fault)) {
+            if (!str_starts_with($observation->test, 'claim.') && [0] !== $observation->places && $observation->concerns($fault)) {
                 return true;
             }
         }

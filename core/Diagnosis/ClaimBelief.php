@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Finding;
 
 /**
  * How far a claim is still believed: what such claims are usually worth, and what the findings do to that.
@@ -58,10 +59,16 @@ final readonly class ClaimBelief
         return $odds / (1 + $odds);
     }
 
-    /** @return list<string> tests whose findings speak against it */
+    /** @return array<string, Finding> by test, what was found that speaks against it */
     public function against(CaseFile $case): array
     {
-        return array_keys(array_filter($this->ratios($case), static fn (float|int $ratio): bool => $ratio < 1));
+        $against = [];
+        foreach (array_filter($this->ratios($case), static fn (float|int $ratio): bool => $ratio < 1) as $test => $_) {
+            $finding = $case->standing($test);
+            $against += null === $finding ? [] : [$test => $finding];
+        }
+
+        return $against;
     }
 
     /** @return array<string, float|int> by test, how many times likelier its finding is when the claim is true */

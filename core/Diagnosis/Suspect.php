@@ -16,8 +16,9 @@ final readonly class Suspect
      * @param list<Reason> $because    the strongest first
      * @param bool         $isLookedAt whether anything found, and not only what was said, speaks of it
      * @param bool         $isBeside   whether it is to be mended, but keeps no engine from its work
+     * @param bool         $isSeen     whether somebody has looked at the fault itself
      */
-    public function __construct(public string $fault, public float $probability, public float $usual, public float $prior, public array $because, public bool $isLookedAt = true, public bool $isBeside = false)
+    public function __construct(public string $fault, public float $probability, public float $usual, public float $prior, public array $because, public bool $isLookedAt = true, public bool $isBeside = false, public bool $isSeen = false)
     {
     }
 

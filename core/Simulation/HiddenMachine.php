@@ -49,7 +49,7 @@ final class HiddenMachine
             Finding::observed('claim.fuel_kind', $dice->pick(self::FUELS)),
             Finding::observed('claim.layup', $dice->pick(self::LAYUPS)),
         ]);
-        $faults = $hasOneFault ? [$dice->pick(Beliefs::before($model, $told)) => true] : self::fall($model->network($told), $dice);
+        $faults = $hasOneFault ? [self::one($model, $told, $dice) => true] : self::fall($model->network($told), $dice);
         $machine = new self($model, $dice, $told, $faults);
         foreach ($vocabulary->tests as $test) {
             if (str_starts_with($test->id, 'claim.') && isset($model->tests[$test->id])) {
@@ -58,6 +58,13 @@ final class HiddenMachine
         }
 
         return new self($model, $dice, $told, $faults);
+    }
+
+    private static function one(FaultModel $model, CaseFile $told, Dice $dice): string
+    {
+        $chances = Beliefs::before($model, $told);
+
+        return $dice->pick([] === $chances ? throw new \LogicException('A machine without any fault to have.') : $chances);
     }
 
     /** @return array<string, true> the faults and hidden causes that happen to be there */

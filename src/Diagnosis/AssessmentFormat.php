@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Diagnosis;
 
+use AwakeShed\App\Words\WhyWords;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Caution\Cautions;
 use AwakeShed\Core\Diagnosis\Assessment;
@@ -12,6 +13,7 @@ use AwakeShed\Core\Diagnosis\NextTest;
 use AwakeShed\Core\Diagnosis\Reason;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Oil\Dilution;
@@ -27,7 +29,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** Writes an assessment in the open format, "awake-shed/assessment", version 1. */
 final readonly class AssessmentFormat
 {
-    public function __construct(private Words $words, private TranslatorInterface $translator, private Cautions $cautions, private Progression $progression, private Unproved $unproved, private Asks $asks)
+    public function __construct(private Words $words, private WhyWords $whyWords, private TranslatorInterface $translator, private Cautions $cautions, private Progression $progression, private Unproved $unproved, private Asks $asks)
     {
     }
 
@@ -40,14 +42,17 @@ final readonly class AssessmentFormat
             'faults' => array_map(static fn (Suspect $suspect): array => [
                 'id' => $suspect->fault,
                 'probability' => round($suspect->probability, 6),
+                'beside' => $suspect->isBeside,
+                'seen' => $suspect->isSeen,
                 'because' => array_map(static fn (Reason $reason): array => ['test' => $reason->test, 'outcome' => $reason->outcome, 'log_odds' => round($reason->logOdds, 3)], $suspect->because),
             ], $assessment->faults),
             'next' => array_map(fn (NextTest $next): array => [
                 'test' => $next->test,
                 'minutes' => $next->minutes,
                 'minutes_here' => round($next->minutesHere, 1),
+                'parts_off' => $next->parts,
                 'expected_bits' => round($next->bits, 4),
-                'why' => $this->why($next),
+                'why' => trim($this->whyWords->test($next).' '.$this->whyWords->wayIn($next)),
                 'cautions' => array_map($this->words->caution(...), $this->cautions->ofTest($next->test)),
             ], $assessment->next),
             'blocked' => array_map(fn (string $test, array $blockers): array => [
@@ -58,9 +63,12 @@ final readonly class AssessmentFormat
             'contradictions' => array_map(static fn (Contradiction $contradiction): array => [
                 'claim' => $contradiction->claim,
                 'outcome' => $contradiction->outcome,
-                'against' => $contradiction->against,
+                'against' => array_keys($contradiction->against),
+                'found' => array_map(static fn (Finding $found): array => ['test' => $found->test, 'outcome' => $found->number ?? (1 === \count($found->outcomes) ? $found->outcomes[0] : $found->outcomes)], array_values($contradiction->against)),
                 'probability_claim_true' => round($contradiction->probability, 4),
             ], $assessment->contradictions),
+            'split' => array_map(static fn (float $share): float => round($share, 4), $assessment->split->sides),
+            'split_says' => $this->whyWords->split($assessment->split),
             'verdicts' => [...$this->oil($case), ...$this->fuel($case)],
             'state' => (object) $case->things(),
             'stand' => $this->stand($this->progression->standOf($case, $assessment)),
@@ -73,13 +81,6 @@ final readonly class AssessmentFormat
     private function stand(JobProgress $progress): array
     {
         return ['id' => $progress->progress->value, 'waits_for' => $progress->waitsFor] + (null === $progress->why ? [] : ['why' => $progress->why]);
-    }
-
-    private function why(NextTest $next): string
-    {
-        return null === $next->opens
-            ? $this->translator->trans('Tells most of: %faults%.', ['%faults%' => implode(', ', array_map($this->words->fault(...), $next->tells))])
-            : $this->translator->trans('It opens: %test%.', ['%test%' => $this->words->test($next->opens)]);
     }
 
     /** @return list<array<string, mixed>> */

@@ -48,14 +48,27 @@ final class LikelyController extends AbstractController
         return $this->render('diagnosis/likely.html.twig', [
             'job' => $job,
             'record' => $record,
-            'suspects' => \array_slice(array_filter($assessment->faults, static fn (Suspect $suspect): bool => $suspect->probability >= self::SHOWN_FROM), 0, self::MOST_SHOWN),
+            'causes' => self::worthALine($assessment->causes()),
+            'beside' => self::worthALine($assessment->alsoToDo()),
+            'sure' => array_filter($assessment->faults, static fn (Suspect $suspect): bool => $suspect->isSure()),
             'before' => $before,
             'next' => $next,
             'bearings' => $this->bearings->lay($record, array_map(static fn (NextTest $test): string => $test->test, $next)),
             'contradictions' => $assessment->contradictions,
+            'split' => $assessment->split,
             'closed' => $assessment->blocked,
             'proving' => ProofRun::left($case),
         ]);
+    }
+
+    /**
+     * @param list<Suspect> $suspects
+     *
+     * @return list<Suspect>
+     */
+    private static function worthALine(array $suspects): array
+    {
+        return \array_slice(array_filter($suspects, static fn (Suspect $suspect): bool => $suspect->probability >= self::SHOWN_FROM), 0, self::MOST_SHOWN);
     }
 
     #[Route('/course', name: 'course', methods: ['GET'])]

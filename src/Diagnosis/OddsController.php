@@ -43,7 +43,7 @@ final class OddsController extends AbstractController
         }
         $rows = $this->sheet->ofFault($odds, $fault, $request->query->getString('test'));
 
-        return $this->page($request, $member, $odds, $this->words->fault($fault), $rows, array_diff(array_keys($odds->numbers['sound']), array_keys($odds->numbers['faults'][$fault]['shows'])));
+        return $this->page($request, $member, $odds, $this->words->fault($fault), $rows, $this->sheet->testsLeft($odds, $fault));
     }
 
     #[Route('/tests/{test}', name: 'odds_test', requirements: ['test' => self::ID], methods: ['GET', 'POST'])]

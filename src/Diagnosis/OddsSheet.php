@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Words\Words;
+use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\Odds;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
@@ -31,9 +32,9 @@ final readonly class OddsSheet
         if ([] !== $brings) {
             $rows[] = ['title' => $this->translator->trans('Brings with it'), 'paths' => $brings];
         }
-        $tests = array_keys($known['shows']);
-        if (null !== $more && isset($odds->numbers['sound'][$more])) {
-            $tests = array_unique([...$tests, $more]);
+        $tests = array_keys($known['shows'] ?? []);
+        if (\in_array($more, $this->testsLeft($odds, $fault), true)) {
+            $tests[] = $more;
         }
         foreach ($tests as $test) {
             $paths = [];
@@ -45,6 +46,12 @@ final readonly class OddsSheet
         }
 
         return $rows;
+    }
+
+    /** @return list<string> tests in which a fault may yet be said to show; a cause that others share shows in none */
+    public function testsLeft(Odds $odds, string $fault): array
+    {
+        return FaultModel::isHidden($fault) ? [] : array_values(array_diff(array_keys($odds->numbers['sound']), array_keys($odds->numbers['faults'][$fault]['shows'] ?? [])));
     }
 
     /** @return list<array{title: string, paths: array<string, string>}> */

@@ -13,6 +13,7 @@ use AwakeShed\App\Unit\Quantities;
 use AwakeShed\App\Words\BenchWords;
 use AwakeShed\App\Words\SheetWords;
 use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\WhyWords;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\Quantity;
@@ -27,6 +28,7 @@ final readonly class ShowExtension
         private Quantities $quantities,
         private Dates $dates,
         private Words $words,
+        private WhyWords $why,
         private StepWords $steps,
         private BenchWords $bench,
         private SheetWords $sheet,
@@ -87,6 +89,12 @@ final readonly class ShowExtension
     public function sheetWords(): SheetWords
     {
         return $this->sheet;
+    }
+
+    #[AsTwigFunction('why_words')]
+    public function whyWords(): WhyWords
+    {
+        return $this->why;
     }
 
     #[AsTwigFunction('words')]

@@ -60,6 +60,26 @@ final readonly class Words
         return $this->trade('fault.'.$id) ?? $this->vocabulary->faults[$id] ?? Catalogue::spelledOut($id);
     }
 
+    /** A finding in two or three words, as it is said across the bench; null where nothing is written. */
+    public function short(Finding $finding): ?string
+    {
+        $said = array_filter(array_map(fn (string $outcome): ?string => $this->trade('short.'.$finding->test.'.'.$outcome), $finding->outcomes), is_string(...));
+
+        return [] === $said ? null : implode(', ', $said);
+    }
+
+    /** A side of the engine. */
+    public function side(string $side): string
+    {
+        return $this->trade('side.'.$side) ?? Catalogue::spelledOut($side);
+    }
+
+    /** A part that has to come off before another can be reached. */
+    public function part(string $part): string
+    {
+        return $this->trade('part.'.$part) ?? Catalogue::spelledOut($part);
+    }
+
     /** A probability as people say it, with its per cent. */
     public function chance(float $probability): string
     {

@@ -59,7 +59,7 @@ final class FromRecordTest extends ShedTestCase
         };
         $atIntake = $width();
         self::assertGreaterThan(20, $atIntake);
-        $this->found($job, Finding::observed('compression.gauge', 'good'), Finding::observed('spark.tester', 'strong'), Finding::observed('flow.line', 'pours'), Finding::observed('needle.pressure', 'holds'), Finding::observed('look.plug', 'dry'), Finding::observed('jet.pilot', 'blocked'));
+        $this->found($job, Finding::observed('compression.gauge', 'good'), Finding::observed('spark.tester', 'strong'), Finding::observed('flow.line', 'pours'), Finding::observed('needle.pressure', 'holds'), Finding::observed('look.plug', 'dry'), Finding::observed('jet.pilot', 'clear'));
         self::assertLessThan($atIntake, $width());
         // What the owner will spend is asked once.
         $address = '/jobs/'.$job->getId().'/bench/quote';

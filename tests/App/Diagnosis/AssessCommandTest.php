@@ -28,7 +28,7 @@ final class AssessCommandTest extends KernelTestCase
         self::assertSame($sorted, $probabilities);
         self::assertContains('cylinder.hydrolock_gas', \array_slice(array_column($assessment['faults'], 'id'), 0, 3));
         self::assertGreaterThanOrEqual(5, \count($assessment['next']));
-        self::assertSame(['test', 'minutes', 'expected_bits', 'why', 'cautions'], array_keys($assessment['next'][0]));
+        self::assertSame(['test', 'minutes', 'minutes_here', 'parts_off', 'expected_bits', 'why', 'cautions'], array_keys($assessment['next'][0]));
         $until = array_column($assessment['blocked'], 'until', 'test');
         self::assertContains('hold.gas_in_oil', $until['start.plain']);
         self::assertArrayHasKey('spark.tester', $until);

@@ -72,7 +72,7 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->browser->request('GET', '/jobs/'.$job->getId().'/tests/needle.pressure');
         self::assertResponseIsSuccessful();
         self::assertSelectorTextContains('.how', 'Lay ready: hand pump with gauge');
-        self::assertSelectorTextContains('tbody tr:nth-child(2)', 'Inlet needle or seat leaks 9 →');
+        self::assertSelectorTextContains('tbody tr:nth-child(2)', 'Inlet needle or seat leaks 3 →');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/tests/start.plain');
         self::assertSelectorTextContains('.is-shut', 'First: Oil level.');
         self::assertSelectorNotExists('main .chip[name="outcome"]', 'nothing to tap past a gate');
@@ -106,7 +106,7 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->signIn(Role::Apprentice);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/faults/carb.needle_leaks');
         self::assertResponseIsSuccessful();
-        $this->assertSays('likely,');
+        $this->assertSays('Seen: needle and seat under pressure: Leaks. That is the fault itself.');
         self::assertSelectorNotExists('main form');
         $this->signIn();
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/faults/carb.needle_leaks');

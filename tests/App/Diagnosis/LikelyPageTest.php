@@ -18,9 +18,10 @@ final class LikelyPageTest extends ShedTestCase
         $this->found($job, Finding::observed('claim.tipped', 'no'), Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.air_filter', 'oil_soaked'), Finding::observed('look.carb_outside', 'oil_running'));
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/likely');
         self::assertResponseIsSuccessful();
-        self::assertSame('history.tipped', $page->filter('.suspects li')->first()->attr('data-fault'));
-        self::assertSelectorTextContains('.suspects li:first-child', 'for: Air filter, soaked in oil');
+        self::assertSame('history.tipped', $page->filter('[data-beside] .suspects li')->first()->attr('data-fault'), 'what once happened keeps no engine from its work');
+        self::assertSelectorTextContains('[data-beside] .suspects li:first-child', 'air filter: Soaked in oil (');
         self::assertSelectorTextContains('[data-contradiction="claim.tipped"]', 'tipped or rolled, no');
+        self::assertSelectorTextContains('[data-contradiction="claim.tipped"]', 'air filter: Soaked in oil');
         self::assertSelectorExists('[data-next]');
         self::assertSelectorNotExists('[data-next^="start."]', 'the air filter is soaked: nothing starts');
     }

@@ -25,7 +25,7 @@ final class OddsPageTest extends ShedTestCase
         self::assertEqualsCanonicalizing([0.4, 0.125], array_values(self::service(OwnOddsRepository::class)->shares()), 'only what was changed is kept');
 
         $page = $this->browser->request('GET', '/odds');
-        $this->assertSays('9 % from memory');
+        $this->assertSays('2.8 % from memory');
         $this->assertSays('40 %');
         $job = $this->job();
         $this->browser->request('GET', '/jobs/'.$job->getId().'/likely');

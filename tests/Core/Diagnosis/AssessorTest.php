@@ -7,6 +7,7 @@ namespace AwakeShed\Tests\Core\Diagnosis;
 use AwakeShed\Core\Diagnosis\Contradiction;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
+use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
@@ -110,7 +111,7 @@ final class AssessorTest extends TestCase
         $assessment = Assessing::of(['claim.tipped' => 'no', 'look.air_filter' => 'oil_soaked', 'look.carb_outside' => 'oil_running'], 'mower');
         self::assertSame(['claim.tipped'], array_map(static fn (Contradiction $one): string => $one->claim, $assessment->contradictions));
         self::assertLessThan(0.2, $assessment->contradictions[0]->probability);
-        self::assertSame(['look.air_filter', 'look.carb_outside'], $assessment->contradictions[0]->against);
+        self::assertSame(['oil_soaked', 'oil_running'], array_map(static fn (Finding $found): string => $found->outcomes[0], array_values($assessment->contradictions[0]->against)));
         self::assertSame([], Assessing::of(['claim.tipped' => 'no', 'look.air_filter' => 'clean'], 'mower')->contradictions);
         self::assertSame(['claim.fuel_kind'], array_map(static fn (Contradiction $one): string => $one->claim, Assessing::of(['claim.fuel_kind' => 'ethanol_free', 'jar.ethanol_percent' => 10], 'mower')->contradictions));
     }

@@ -29,7 +29,7 @@ final class LineTest extends TestCase
     public static function evidence(): iterable
     {
         yield 'nothing' => [[], Element::Jets, ElementTone::NotLookedAt];
-        yield 'a story is a suspicion' => [[Finding::number('claim.idle_months', 40), Finding::observed('claim.layup', 'fuel_left_in')], Element::Bowl, ElementTone::Likely];
+        yield 'a story is a suspicion' => [[Finding::number('claim.idle_months', 40), Finding::observed('claim.layup', 'fuel_left_in')], Element::Bowl, ElementTone::Hint];
         yield 'gas in the oil points at the needle' => [[Finding::observed('look.oil_smell', 'gas')], Element::Needle, ElementTone::Strong];
         yield 'and is bad for the crankcase' => [[Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_level', 'at_mark')], Element::Crankcase, ElementTone::Bad];
         yield 'a proof outweighs a hint' => [[Finding::observed('claim.tank_fuel_age', 'mixed'), Finding::observed('jar.tank', 'clear_one_layer')], Element::Tank, ElementTone::Good];
