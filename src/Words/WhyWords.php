@@ -37,7 +37,11 @@ final readonly class WhyWords
         }
         $telling = \array_slice(array_filter($suspect->because, static fn (Reason $reason): bool => abs($reason->logOdds) >= log(self::LEAST_TIMES)), 0, self::REASONS);
         if ([] === $telling) {
-            return $this->catalogue->say('By its story; nothing found speaks of it yet.');
+            return $this->catalogue->say(match (true) {
+                $suspect->isFound() => 'It often comes with what was found.',
+                $suspect->isLookedAt => 'What was found hardly moves it.',
+                default => 'By its story; nothing found speaks of it yet.',
+            });
         }
         $sentences = [];
         foreach (['For it: %reasons%.' => true, 'Against it: %reasons%.' => false] as $text => $isFor) {
@@ -98,7 +102,7 @@ final readonly class WhyWords
 
     private function reason(Reason $reason): string
     {
-        return lcfirst($this->words->event(Finding::observed($reason->test, $reason->outcome)));
+        return lcfirst($this->words->test($reason->test)).', '.lcfirst($this->words->outcome($reason->test, $reason->outcome));
     }
 
     private function times(float $logOdds): string

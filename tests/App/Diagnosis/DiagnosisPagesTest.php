@@ -106,7 +106,7 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->signIn(Role::Apprentice);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/faults/carb.needle_leaks');
         self::assertResponseIsSuccessful();
-        $this->assertSays('Seen: needle and seat under pressure: Leaks. That is the fault itself.');
+        $this->assertSays('Seen: needle and seat under pressure, leaks. That is the fault itself.');
         self::assertSelectorNotExists('main form');
         $this->signIn();
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/faults/carb.needle_leaks');

@@ -19,7 +19,7 @@ final class LikelyPageTest extends ShedTestCase
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/likely');
         self::assertResponseIsSuccessful();
         self::assertSame('history.tipped', $page->filter('[data-beside] .suspects li')->first()->attr('data-fault'), 'what once happened keeps no engine from its work');
-        self::assertSelectorTextContains('[data-beside] .suspects li:first-child', 'air filter: Soaked in oil (');
+        self::assertSelectorTextContains('[data-beside] .suspects li:first-child', 'air filter, soaked in oil (');
         self::assertSelectorTextContains('[data-contradiction="claim.tipped"]', 'tipped or rolled, no');
         self::assertSelectorTextContains('[data-contradiction="claim.tipped"]', 'air filter: Soaked in oil');
         self::assertSelectorExists('[data-next]');

@@ -8,6 +8,7 @@ use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -22,9 +23,9 @@ final readonly class Assessing
     public const GATES = ['look.oil_level' => 'at_mark', 'look.oil_smell' => 'none', 'look.oil_body' => 'normal', 'look.air_filter' => 'dusty', 'feel.pull' => 'normal'];
 
     /** @param array<string, string|int> $findings */
-    public static function of(array $findings, string $kind, PutRight ...$cures): Assessment
+    public static function of(array $findings, string|MachineFacts $machine, PutRight|Done ...$then): Assessment
     {
-        return self::assessor()->assess(self::case($findings, $kind, ...$cures));
+        return self::assessor()->assess(self::case($findings, $machine, ...$then));
     }
 
     public static function assessor(): Assessor
@@ -35,7 +36,7 @@ final readonly class Assessing
     }
 
     /** @param array<string, string|int> $findings */
-    public static function case(array $findings, string $kind, PutRight ...$cures): CaseFile
+    public static function case(array $findings, string|MachineFacts $machine, PutRight|Done ...$then): CaseFile
     {
         $events = [];
         $vocabulary = Vocabulary::shipped();
@@ -45,6 +46,6 @@ final readonly class Assessing
             $events[] = $event;
         }
 
-        return new CaseFile(new MachineFacts(MachineKind::from($kind)), [...$events, ...array_values($cures)]);
+        return new CaseFile(\is_string($machine) ? new MachineFacts(MachineKind::from($machine)) : $machine, [...$events, ...array_values($then)]);
     }
 }

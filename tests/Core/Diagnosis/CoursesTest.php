@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Diagnosis;
 
+use AwakeShed\Core\Evidence\Feed;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -72,11 +75,59 @@ final class CoursesTest extends TestCase
         yield 'gas in the oil is the needle' => [['look.oil_level' => 'far_over', 'look.oil_smell' => 'gas', 'look.oil_body' => 'thin', 'look.carb_outside' => 'fuel_stain'], 'carb.needle_leaks', 'mower'];
     }
 
-    /** @param array<string, string|int> $findings */
-    #[DataProvider('courses')]
-    public function testComesToTheRightFault(array $findings, string $fault, string $kind): void
+    /** @return iterable<string, array{0: array<string, string|int>, 1: string, 2: string, 3?: array{cylinders?: int, feed?: Feed}}> findings, what it is, kind of machine, what else is known of it */
+    public static function coursesBeyondTheEngine(): iterable
     {
-        $faults = Assessing::of($findings, $kind)->faults;
+        $gates = Assessing::GATES;
+        yield 'breaker tripped, everything else right' => [['gen.output' => 'none', 'gen.breaker' => 'tripped', 'start.plain' => 'runs', 'run.steady' => 'steady'], 'generator.breaker_open', 'generator'];
+        yield 'stood years, no voltage, output comes back when flashed' => [['claim.idle_months' => 40, 'start.plain' => 'runs', 'run.speed' => 'right', 'gen.output' => 'none', 'gen.breaker' => 'closed', 'gen.brushes' => 'sound', 'gen.flash' => 'output_returns'], 'generator.magnetism_lost', 'generator'];
+        yield 'brushes worn short' => [['start.plain' => 'runs', 'gen.output' => 'none', 'gen.breaker' => 'closed', 'gen.brushes' => 'worn_or_stuck'], 'generator.brushes_worn', 'generator'];
+        yield 'no output and flashing changes nothing' => [['start.plain' => 'runs', 'run.speed' => 'right', 'gen.output' => 'none', 'gen.breaker' => 'closed', 'gen.brushes' => 'sound', 'gen.flash' => 'no_change'], 'generator.regulator_failed', 'generator'];
+        yield 'low volts at the right speed' => [['start.plain' => 'runs', 'run.speed' => 'right', 'gen.frequency' => 'right', 'gen.output' => 'low', 'gen.breaker' => 'closed', 'gen.brushes' => 'sound'], 'generator.regulator_failed', 'generator'];
+        yield 'frequency low, speed low: the governor, not the winding' => [['start.plain' => 'runs', 'run.speed' => 'low', 'gen.frequency' => 'low', 'gen.output' => 'low', 'gen.breaker' => 'closed', 'linkage.check' => 'right', 'cable.throttle' => 'full_travel'], 'governor.misset', 'generator'];
+        yield 'inverter, engine fine, no output' => [['start.plain' => 'runs', 'run.steady' => 'steady', 'run.load' => 'holds', 'gen.output' => 'none', 'gen.breaker' => 'closed'], 'generator.inverter_failed', 'inverter_generator'];
+        yield 'low-oil switch, oil at the mark' => [$gates + ['start.plain' => 'nothing', 'spark.tester' => 'none', 'spark.kill_wire_off' => 'strong', 'spark.stop_switch' => 'open_in_run', 'spark.low_oil_switch' => 'holds_it_off'], 'spark.low_oil_switch', 'generator'];
+        yield 'generator with the oil truly low' => [['look.oil_level' => 'below_mark', 'look.oil_smell' => 'none', 'start.plain' => 'nothing', 'spark.tester' => 'none'], 'oil.low', 'generator'];
+        yield 'pulses: starved of water' => [['start.plain' => 'runs', 'washer.inlet_flow' => 'short', 'washer.pressure' => 'pulses', 'washer.nozzle' => 'clear', 'washer.unloader' => 'cycles'], 'washer.water_starved', 'pressure_washer'];
+        yield 'no pressure, unloader stuck open' => [['start.plain' => 'runs', 'washer.inlet_flow' => 'enough', 'washer.pressure' => 'none', 'washer.unloader' => 'stuck_open', 'washer.nozzle' => 'clear'], 'washer.unloader_stuck', 'pressure_washer'];
+        yield 'pressure low, worn nozzle' => [['start.plain' => 'runs', 'washer.inlet_flow' => 'enough', 'washer.pressure' => 'low', 'washer.nozzle' => 'worn', 'washer.unloader' => 'cycles'], 'washer.nozzle_worn', 'pressure_washer'];
+        yield 'pressure low with all else right: seals' => [['start.plain' => 'runs', 'washer.inlet_flow' => 'enough', 'washer.pressure' => 'low', 'washer.nozzle' => 'clear', 'washer.unloader' => 'cycles'], 'washer.pump_valves_worn', 'pressure_washer'];
+        yield 'pump split by frost' => [['claim.idle_months' => 8, 'pump.state' => 'frozen_or_cracked'], 'pump.frozen', 'pressure_washer'];
+        yield 'pulse pump gives nothing' => [$gates + ['start.plain' => 'nothing', 'look.plug' => 'dry', 'flow.bowl_drain' => 'nothing', 'pump.fuel_pulse' => 'none', 'look.tap' => 'open_and_flows'], 'path.fuel_pump_failed', 'ride_on_mower', ['feed' => Feed::Pump]];
+        yield 'fuel filter dirty, trickle' => [$gates + ['flow.line' => 'trickles', 'flow.cap_open' => 'same', 'look.filter' => 'dirty'], 'path.filter_blocked', 'ride_on_mower'];
+        yield 'muffler full of carbon' => [['start.plain' => 'runs', 'run.load' => 'sags', 'run.steady' => 'bogs', 'look.muffler' => 'blocked', 'look.air_filter' => 'clean'], 'exhaust.blocked', 'two_stroke_hand_tool'];
+        yield 'wasp nest in the muffler of a mower' => [$gates + ['start.plain' => 'fires_dies', 'spark.tester' => 'strong', 'look.muffler' => 'blocked'], 'exhaust.blocked', 'mower'];
+        yield 'breather plugged, oil everywhere' => [$gates + ['look.breather' => 'plugged', 'run.smoke' => 'persists'], 'breather.plugged', 'mower'];
+        yield 'straight gas in a two-stroke' => [['look.mix' => 'none', 'claim.last_behaviour' => 'ran_then_died'], 'fuel.mix_wrong', 'two_stroke_hand_tool'];
+        yield 'straight gas scored it' => [['look.mix' => 'none', 'compression.gauge' => 'low', 'look.bore' => 'scored', 'start.plain' => 'nothing', 'spark.tester' => 'strong'], 'cylinder.scored', 'two_stroke_hand_tool'];
+        yield 'crank seal sucks air' => [['start.plain' => 'runs_rough', 'run.steady' => 'surges_no_load', 'crankcase.pressure_test' => 'leaks', 'diaphragm.feel' => 'supple'], 'crank.seal_leaks', 'two_stroke_hand_tool'];
+        yield 'battery flat, cranks slowly' => [$gates + ['start.electric' => 'cranks_slowly', 'battery.volts' => 'low'], 'starter.battery_flat', 'ride_on_mower'];
+        yield 'battery dead after a winter' => [$gates + ['start.electric' => 'dead', 'battery.volts' => 'dead'], 'starter.battery_flat', 'ride_on_mower'];
+        yield 'click and no crank with a good battery' => [$gates + ['start.electric' => 'clicks', 'battery.volts' => 'good'], 'starter.solenoid_failed', 'ride_on_mower'];
+        yield 'seat switch' => [$gates + ['start.electric' => 'cranks', 'spark.tester' => 'none', 'spark.kill_wire_off' => 'strong', 'spark.safety_switch' => 'holds_it_off'], 'spark.safety_switch', 'ride_on_mower'];
+        yield 'one cylinder of a twin is dead' => [$gates + ['start.plain' => 'runs_rough', 'spark.tester' => 'strong', 'spark.other_cylinder' => 'none', 'spark.kill_wire_off' => 'none'], 'spark.coil_dead', 'ride_on_mower', ['cylinders' => 2]];
+        yield 'twin, one cylinder low, lash out' => [$gates + ['start.plain' => 'runs_rough', 'compression.gauge' => 'good', 'compression.other_cylinder' => 'low', 'valve.lash' => 'out_of_range'], 'valve.lash_or_stuck', 'ride_on_mower', ['cylinders' => 2]];
+        yield 'milky oil' => [['look.oil_level' => 'over_mark', 'look.oil_colour' => 'milky', 'look.oil_smell' => 'none'], 'oil.water_in_oil', 'snowblower'];
+        yield 'flooded by choke and cord' => [$gates + ['start.plain' => 'nothing', 'look.plug' => 'gas_wet', 'spark.tester' => 'strong', 'jar.smell' => 'fresh', 'claim.someone_tried' => 'yes', 'needle.pressure' => 'holds', 'choke.check' => 'closes_and_opens'], 'cylinder.flooded', 'mower'];
+        yield 'ices up on a damp day near freezing' => [$gates + ['start.plain' => 'runs', 'run.minutes_later' => 'fades_and_dies', 'intake.frost' => 'frost', 'flow.line' => 'pours'], 'carb.icing', 'snowblower'];
+        yield 'hot no-restart: the coil opens warm' => [$gates + ['start.plain' => 'runs', 'run.minutes_later' => 'hot_no_restart', 'spark.tester' => 'none', 'spark.kill_wire_off' => 'none', 'spark.coil_ohms' => 'erratic'], 'spark.coil_dead', 'mower'];
+        yield 'backfires and kicks: key' => [['start.plain' => 'backfires', 'feel.pull' => 'kicks_back', 'timing.flywheel_key' => 'sheared'], 'timing.key_sheared', 'mower'];
+        yield 'head gasket' => [$gates + ['compression.gauge' => 'low', 'compression.leakdown' => 'poor', 'valve.lash' => 'in_range', 'look.carb_outside' => 'dry', 'look.bore' => 'smooth', 'look.plug' => 'oily'], 'cylinder.worn', 'generator'];
+        yield 'surges under load: starving' => [$gates + ['start.plain' => 'runs', 'run.steady' => 'surges_under_load', 'run.load' => 'sags', 'flow.line' => 'pours', 'jet.main' => 'partial'], 'carb.main_jet_blocked', 'generator'];
+        yield 'hard diaphragm after years dry' => [['claim.idle_months' => 30, 'start.plain' => 'fires_dies', 'start.bypass' => 'runs_while_fed', 'primer.press' => 'resists', 'look.fuel_line' => 'supple', 'look.filter' => 'clear', 'spark.tester' => 'strong', 'diaphragm.feel' => 'hard'], 'carb.diaphragm_hard', 'two_stroke_hand_tool'];
+        yield 'fuel line crumbled in a trimmer' => [['start.plain' => 'nothing', 'primer.press' => 'no_fill', 'look.fuel_line' => 'hard_or_cracked'], 'path.line_perished', 'two_stroke_hand_tool'];
+        yield 'cracked bulb of a trimmer' => [['start.plain' => 'nothing', 'primer.press' => 'no_fill', 'look.primer_bulb' => 'cracked', 'look.fuel_line' => 'supple'], 'primer.failed', 'two_stroke_hand_tool'];
+    }
+
+    /**
+     * @param array<string, string|int>           $findings
+     * @param array{cylinders?: int, feed?: Feed} $facts
+     */
+    #[DataProvider('courses')]
+    #[DataProvider('coursesBeyondTheEngine')]
+    public function testComesToTheRightFault(array $findings, string $fault, string $kind, array $facts = []): void
+    {
+        $faults = Assessing::of($findings, new MachineFacts(MachineKind::from($kind), ...$facts))->faults;
         // One that brings another shares the first place with it.
         $nearlyFirst = array_filter(\array_slice($faults, 1, 2), static fn ($suspect): bool => $suspect->fault === $fault && $suspect->probability > 0.8);
         self::assertTrue($fault === $faults[0]->fault || [] !== $nearlyFirst, \sprintf('%s %.2f, %s %.2f, %s %.2f', $faults[0]->fault, $faults[0]->probability, $faults[1]->fault, $faults[1]->probability, $faults[2]->fault, $faults[2]->probability));
