@@ -13,7 +13,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
  * Some faults share a cause that is no fault itself and that nobody looks for: the varnish of old fuel, water that got in.
  * Such a hidden cause stands among the faults with a name of its own, brings them, and is never reported.
  *
- * @phpstan-type Factors array{prior: float|int, idle_months?: list<array{float|int, float|int}>, layup?: array<string, float|int>, fuel_kind?: array<string, float|int>, kinds?: array<string, float|int>, cycle?: string, only_kinds?: list<string>, only_feed?: string, without_electric_start?: bool, brings?: array<string, float|int>, shows?: array<string, array<string, float|int>>}
+ * @phpstan-type Factors array{prior: float|int, idle_months?: list<array{float|int, float|int}>, layup?: array<string, float|int>, fuel_kind?: array<string, float|int>, kinds?: array<string, float|int>, cycle?: string, only_kinds?: list<string>, only_feed?: string, chokes?: list<string>, without_electric_start?: bool, brings?: array<string, float|int>, shows?: array<string, array<string, float|int>>}
  * @phpstan-type ClaimRule array{base: float|int, against?: array<string, array<string, float|int>>, above?: array<string, array{float|int, float|int}>, below?: array<string, array{float|int, float|int}>}
  * @phpstan-type Senses array{sights: array<string, array<string, string>>, counts_after: array<string, array<string, array{after: array<string, list<string>>, else: string}>>, sides: array<string, list<string>>, beside: list<string>, twins: array<string, string>}
  */
@@ -142,7 +142,7 @@ final class FaultModel
     public function network(CaseFile $case): Network
     {
         $story = array_map(fn (string $claim): array => $this->story($claim, $case), self::STORY);
-        $key = serialize([$case->machine->kind, $case->machine->cycle, $case->machine->usualFeed(), $case->machine->electricStart, $case->standing('claim.idle_months')?->number, $story, array_map(fn (string $fault): array => [$fault, $this->wasSeen($fault, $case)], $case->cured())]);
+        $key = serialize([$case->machine->kind, $case->machine->cycle, $case->machine->usualFeed(), $case->machine->choke, $case->machine->electricStart, $case->standing('claim.idle_months')?->number, $story, array_map(fn (string $fault): array => [$fault, $this->wasSeen($fault, $case)], $case->cured())]);
         if ($key !== ($this->known[0] ?? null)) {
             $this->known = [$key, $this->networked($case)];
         }
@@ -252,6 +252,7 @@ final class FaultModel
         return (!isset($known['cycle']) || $known['cycle'] === $machine->cycle->value)
             && \in_array($machine->kind->value, $known['only_kinds'] ?? [$machine->kind->value], true)
             && (!isset($known['only_feed']) || $known['only_feed'] === $machine->usualFeed()->value)
+            && (null === $machine->choke || \in_array($machine->choke->value, $known['chokes'] ?? [$machine->choke->value], true))
             && (($known['without_electric_start'] ?? true) || false !== $machine->electricStart);
     }
 }

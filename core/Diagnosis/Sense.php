@@ -12,7 +12,7 @@ use AwakeShed\Core\Table;
 /**
  * Whether a test makes sense as the machine stands: it can be made, and what is known does not answer it (data/sense.json).
  *
- * @phpstan-type Rule array{tests: list<string>, needs?: array<string, list<string>>, unless?: array<string, list<string>>, needs_act?: list<string>, unless_state?: array<string, list<string>>, unless_cured?: list<string>, when?: array<string, list<string>>, when_shut?: string}
+ * @phpstan-type Rule array{tests: list<string>, needs?: array<string, list<string>>, unless?: array<string, list<string>>, needs_act?: list<string>, unless_state?: array<string, list<string>>, unless_cured?: list<string>, starter_usual_on?: list<string>, when?: array<string, list<string>>, when_shut?: string}
  */
 final readonly class Sense
 {
@@ -75,7 +75,8 @@ final readonly class Sense
         return (!isset($rule['needs']) || self::stands($rule['needs'], $case))
             && !self::stands($rule['unless'] ?? [], $case)
             && (!isset($rule['needs_act']) || $case->state->last(...$rule['needs_act']) >= 0)
-            && [] === array_intersect($case->cured(), $rule['unless_cured'] ?? []);
+            && [] === array_intersect($case->cured(), $rule['unless_cured'] ?? [])
+            && (!isset($rule['starter_usual_on']) || true === $case->machine->electricStart || null !== $case->standing('start.electric') || \in_array($case->machine->kind->value, $rule['starter_usual_on'], true));
     }
 
     /** @param array<string, list<string>> $findings outcomes by test; an empty list for whatever it showed */

@@ -8,7 +8,7 @@ use AwakeShed\Core\Table;
 use AwakeShed\Core\Units\ImpossibleAmount;
 
 /**
- * @phpstan-type OnlyFor array{tests: list<string>, kinds?: list<string>, cycles?: list<string>, electric_start?: bool, cylinders?: int, feed?: string}
+ * @phpstan-type OnlyFor array{tests: list<string>, kinds?: list<string>, cycles?: list<string>, electric_start?: bool, cylinders?: int, feed?: string, chokes?: list<string>}
  *
  * The open vocabulary (data/vocabulary.json, a contract: ids grow, they are never renamed) and the shed's own
  * stricter rules beside it (data/house-rules.json).
@@ -190,6 +190,7 @@ final readonly class Vocabulary
                 || !\in_array($machine->cycle->value, $rule['cycles'] ?? [$machine->cycle->value], true)
                 || (isset($rule['electric_start']) && false === $machine->electricStart)
                 || (isset($rule['cylinders']) && $machine->cylinders !== $rule['cylinders'])
+                || (isset($rule['chokes'], $machine->choke) && !\in_array($machine->choke->value, $rule['chokes'], true))
                 || (isset($rule['feed']) && $machine->usualFeed()->value !== $rule['feed'])) {
                 return false;
             }

@@ -52,8 +52,8 @@ enum World: string
                 continue;
             }
             $share = $odds->at($path) ?? 0.0;
-            $most = str_ends_with($path, '/prior') ? Odds::MOST_PRIOR : self::MOST;
-            $changes[$path] = min($most, $share * ($dice->for($path)->roll() < 0.5 ? self::SHAKE : 1 / self::SHAKE));
+            [$least, $most] = str_ends_with($path, '/prior') ? [Odds::LEAST_PRIOR, Odds::MOST_PRIOR] : [0.0, self::MOST];
+            $changes[$path] = max($least, min($most, $share * ($dice->for($path)->roll() < 0.5 ? self::SHAKE : 1 / self::SHAKE)));
         }
 
         return self::taken($odds, $changes);

@@ -65,6 +65,27 @@ final class InferenceTest extends TestCase
         }
     }
 
+    public function testSightsSharedCausesAndSidesAreExactToo(): void
+    {
+        $random = new Seeded(53);
+        for ($case = 0; $case < 25; ++$case) {
+            [$priors, $observations] = self::network($random, 8, 6);
+            // f0 is a cause that nobody sees and three others share; f4 brings f5, which it shares with nobody or with f0.
+            $brings = ['f0' => ['f1' => $random->float(0.1, 0.9), 'f2' => $random->float(0.1, 0.9), 'f4' => $random->float(0.1, 0.9)], 'f4' => ['f5' => $random->float(0.1, 0.9)]];
+            $seen = array_fill_keys(\array_slice(['f2', 'f5', 'f6'], $random->int(0, 2), $random->int(0, 2)), true);
+            $sides = ['f1' => 'fuel', 'f2' => 'fuel', 'f3' => 'spark', 'f5' => 'spark', 'f6' => 'air', 'f7' => 'air', 'f4' => 'fuel'];
+            [$exact, $exactSides] = self::summed($priors, $observations, $brings, $seen, $sides);
+            $posterior = Inference::posterior(new Network($priors, $brings, $seen, $sides), $observations);
+            foreach (array_keys($priors) as $fault) {
+                self::assertEqualsWithDelta(isset($seen[$fault]) ? Inference::SEEN : $exact[$fault], $posterior->beliefs[$fault], 1e-9, "case $case, $fault");
+            }
+            foreach ($exactSides as $side => $probability) {
+                $isSeen = [] !== array_intersect_key($seen, array_filter($sides, static fn (string $one): bool => $one === $side));
+                self::assertEqualsWithDelta($isSeen ? Inference::SEEN : $probability, $posterior->sides[$side], 1e-9, "case $case, $side");
+            }
+        }
+    }
+
     public function testTheOrderOfFindingsMeansNothing(): void
     {
         $random = new Seeded(43);
@@ -137,14 +158,36 @@ final class InferenceTest extends TestCase
      */
     private static function bySumming(array $priors, array $observations): array
     {
+        return self::summed($priors, $observations, [], [], [])[0];
+    }
+
+    /**
+     * @param array<string, float>                $priors
+     * @param list<Observation>                   $observations
+     * @param array<string, array<string, float>> $brings
+     * @param array<string, true>                 $seen
+     * @param array<string, string>               $sides
+     *
+     * @return array{array<string, float>, array<string, float>} by fault; by side, that at least one of its faults is there
+     */
+    private static function summed(array $priors, array $observations, array $brings, array $seen, array $sides): array
+    {
         $names = array_keys($priors);
         $total = 0.0;
         $with = array_fill_keys($names, 0.0);
+        $onSide = array_fill_keys(array_unique($sides), 0.0);
         for ($set = 0; $set < 2 ** \count($names); ++$set) {
             $there = array_values(array_filter($names, static fn (int|string $name): bool => 0 !== ($set >> (int) substr((string) $name, 1) & 1)));
+            if ([] !== array_diff(array_keys($seen), $there)) {
+                continue;
+            }
             $probability = 1.0;
             foreach ($priors as $fault => $prior) {
-                $probability *= \in_array($fault, $there, true) ? $prior : 1 - $prior;
+                $absent = 1 - $prior;
+                foreach ($there as $bringer) {
+                    $absent *= 1 - ($brings[$bringer][$fault] ?? 0.0);
+                }
+                $probability *= \in_array($fault, $there, true) ? 1 - $absent : $absent;
             }
             foreach ($observations as $observation) {
                 $probability *= self::likelihood($observation->model, $observation->places[0], $there);
@@ -153,9 +196,13 @@ final class InferenceTest extends TestCase
             foreach ($there as $fault) {
                 $with[$fault] += $probability;
             }
+            foreach (array_unique(array_intersect_key($sides, array_flip($there))) as $side) {
+                $onSide[$side] += $probability;
+            }
         }
+        $share = static fn (float $sum): float => $sum / $total;
 
-        return array_map(static fn (float $sum): float => $sum / $total, $with);
+        return [array_map($share, $with), array_map($share, $onSide)];
     }
 
     /** @param list<string> $there */
