@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Line;
 
-/** The elements of the line, in the order fuel meets them; air and spark join before the cylinder. */
+/** The elements of the line, in the order fuel meets them; air and spark join before the cylinder, and behind it comes what the engine breathes out through, drives, is held by and is started with. */
 enum Element: string
 {
     case Cap = 'cap';
@@ -21,4 +21,8 @@ enum Element: string
     case Spark = 'spark';
     case Cylinder = 'cylinder';
     case Crankcase = 'crankcase';
+    case Exhaust = 'exhaust';
+    case Output = 'output';
+    case Governor = 'governor';
+    case Starter = 'starter';
 }

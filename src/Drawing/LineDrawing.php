@@ -7,11 +7,11 @@ namespace AwakeShed\App\Drawing;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementState;
 
-/** Lays the line out for drawing: fuel runs from left to right, air and spark come from above, oil lies below. */
+/** Lays the line out for drawing: fuel runs from left to right, air and spark come from above; oil lies below, and beside it what the engine works with. */
 final readonly class LineDrawing
 {
     public const WIDTH = 1180;
-    public const HEIGHT = 316;
+    public const HEIGHT = 330;
 
     /** Left, top, width, height. */
     private const PLACES = [
@@ -29,10 +29,14 @@ final readonly class LineDrawing
         'spark' => [1050, 10, 96, 56],
         'cylinder' => [1032, 96, 132, 104],
         'crankcase' => [1032, 244, 132, 60],
+        'exhaust' => [866, 244, 132, 60],
+        'output' => [700, 244, 132, 60],
+        'governor' => [534, 244, 132, 60],
+        'starter' => [368, 244, 132, 60],
     ];
 
     /** Where what was made of it is written, from the middle of the box: right, down, and which end of the words stands there. */
-    private const BESIDE = ['cap' => [56, 4, 'start'], 'spark' => [6, 44, 'start'], 'cylinder' => [-8, 68, 'end'], 'crankcase' => [-74, 5, 'end']];
+    private const BESIDE = ['cap' => [56, 4, 'start'], 'spark' => [6, 44, 'start'], 'cylinder' => [-8, 68, 'end']];
 
     /**
      * @param list<LineNode>        $nodes

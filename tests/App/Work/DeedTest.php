@@ -158,7 +158,7 @@ final class DeedTest extends ShedTestCase
     {
         $this->signIn();
         $job = $this->job(MachineKind::PressureWasher);
-        foreach (['crankcase' => 'crankcase.filled', 'tank' => 'tank.filled', 'bowl' => 'bowl.on', 'air' => 'air_filter.renewed', 'spark' => 'plug.renewed', 'machine' => 'water.on', 'tap' => 'tap.fitted', 'pipe' => 'line.blown_back', 'screen' => 'screen.cleaned', 'filter' => 'filter.cleaned'] as $room => $act) {
+        foreach (['crankcase' => 'crankcase.filled', 'tank' => 'tank.filled', 'bowl' => 'bowl.on', 'air' => 'air_filter.renewed', 'spark' => 'plug.renewed', 'output' => 'water.on', 'tap' => 'tap.fitted', 'pipe' => 'line.blown_back', 'screen' => 'screen.cleaned', 'filter' => 'filter.cleaned'] as $room => $act) {
             $this->browser->request('GET', '/jobs/'.$job->getId().'/line/'.$room);
             self::assertSelectorExists('[data-act="'.$act.'"] button', $room);
         }

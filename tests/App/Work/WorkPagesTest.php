@@ -225,7 +225,7 @@ final class WorkPagesTest extends ShedTestCase
     {
         $this->signIn();
         $page = $this->browser->request('GET', '/jobs/'.$this->job()->getId().'/stages/path');
-        self::assertCount(14, $page->filter('.line-drawing a'));
+        self::assertCount(18, $page->filter('.line-drawing a'));
     }
 
     public function testTheTopForTheLashIsDrawnWhereItIsMeasured(): void

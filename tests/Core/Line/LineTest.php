@@ -114,4 +114,12 @@ final class LineTest extends TestCase
         }
         self::fail('The line has every element.');
     }
+
+    public function testEveryFaultHasAPlaceOnTheLine(): void
+    {
+        $line = Line::shipped(FaultModel::shipped());
+        $placed = array_merge(...array_map($line->faultsOf(...), Element::cases()));
+        // What once happened to a machine is nowhere on it.
+        self::assertEqualsCanonicalizing(array_filter(FaultModel::shipped()->faults(), static fn (string $fault): bool => !str_starts_with($fault, 'history.')), array_unique($placed));
+    }
 }
