@@ -29,6 +29,9 @@ final readonly class Shorthand
     /** A phrase of the trade goes before whatever its words alone might be. */
     private const PHRASE_SCORE = 2.0;
 
+    /** Of a line that nothing fits whole, so much has to be understood before anything is offered. */
+    private const LEAST_UNDERSTOOD = 0.5;
+
     /** A word that stands for another tells a little less than the other. */
     private const STANDS_FOR = 0.9;
 
@@ -62,8 +65,9 @@ final readonly class Shorthand
     public function readings(string $part, int $most = 8): array
     {
         $found = $this->scored($part);
+        $offered = [] === $found ? $this->partly($part) : array_column($found, 0);
 
-        return array_column(\array_slice($found, 0, $most), 0);
+        return \array_slice($offered, 0, $most);
     }
 
     /** @return Finding|Done|null what it means; null where that is nothing, or not plain */
@@ -84,8 +88,7 @@ final readonly class Shorthand
         if (null !== $exact) {
             return [[$exact, 1.0]];
         }
-        $typed = preg_split('/[\s:=]+|,(?!\d)|(?<!\d),|(?<=\p{L})-(?=\p{L})/u', mb_strtolower(trim($part)), -1, \PREG_SPLIT_NO_EMPTY);
-        $words = array_diff(false === $typed ? [] : $typed, self::SMALL);
+        $words = self::typed($part);
         $numbers = [];
         foreach ($words as $place => $word) {
             if (1 === preg_match('/^-?\d+([.,]\d+)*$/', $word)) {
@@ -120,6 +123,41 @@ final readonly class Shorthand
         $named = array_map(static fn (array $one): string => self::id($one[0]), $phrases);
 
         return [...$phrases, ...array_values(array_filter($found, static fn (array $one): bool => !\in_array(self::id($one[0]), $named, true)))];
+    }
+
+    /** @return array<int, string> */
+    private static function typed(string $part): array
+    {
+        $typed = preg_split('/[\s:=]+|,(?!\d)|(?<!\d),|(?<=\p{L})-(?=\p{L})/u', mb_strtolower(trim($part)), -1, \PREG_SPLIT_NO_EMPTY);
+
+        return array_diff(false === $typed ? [] : $typed, self::SMALL);
+    }
+
+    /**
+     * What a line may mean of which some words are understood: offered, and never taken.
+     *
+     * @return list<Finding|Done>
+     */
+    private function partly(string $part): array
+    {
+        $words = TradeWords::telling(array_values(self::typed($part)));
+        $found = array_values(array_filter(array_map($this->spelledOut(...), $this->trade->within($words)), is_object(...)));
+        $ranked = [];
+        foreach ($this->lexicon as $place => $entry) {
+            if (null === $entry['outcome'] || isset($entry['act'])) {
+                continue;
+            }
+            $understood = array_values(array_filter($words, fn (string $word): bool => null !== $this->score([$word], $entry)));
+            $score = [] === $understood ? null : $this->score($understood, $entry);
+            // Something of the test and something of what it said: either alone fits too much.
+            if (null !== $score && $this->fitsAny($words, $entry['testWords']) && $this->fitsAny($words, $entry['outcomeWords']) && \count($understood) >= self::LEAST_UNDERSTOOD * \count($words)) {
+                $ranked[] = [Finding::observed($entry['test'], $entry['outcome']), \count($understood) + $score, $place];
+            }
+        }
+        usort($ranked, static fn (array $one, array $other): int => [$other[1], $one[2]] <=> [$one[1], $other[2]]);
+        $ids = array_map(self::id(...), $found);
+
+        return [...$found, ...array_values(array_filter(array_column($ranked, 0), static fn (Finding $one): bool => !\in_array(self::id($one), $ids, true)))];
     }
 
     /**
@@ -196,6 +234,23 @@ final readonly class Shorthand
         $unsaid = \count($entry['testWords']) - \count(array_filter(array_keys($used), static fn (string $key): bool => str_starts_with($key, 'testWords')));
 
         return $score / \count($typed) - self::UNSAID * $unsaid;
+    }
+
+    /**
+     * @param list<string> $typed
+     * @param list<string> $known
+     */
+    private function fitsAny(array $typed, array $known): bool
+    {
+        foreach ($typed as $word) {
+            foreach ($known as $one) {
+                if ($this->likeness($word, $one) > 0.0) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @return float 0 for none, 1 for the word itself */
