@@ -83,12 +83,13 @@ final class SightsTest extends TestCase
     public function testHearsayAloneNamesNothing(): void
     {
         $claims = ['claim.idle_months' => 84, 'claim.fuel_kind' => 'e10', 'claim.layup' => 'fuel_left_in', 'claim.tipped' => 'yes', 'claim.struck_something' => 'yes', 'claim.tank_fuel_age' => 'old', 'claim.someone_tried' => 'yes'];
+        $said = [];
         foreach (array_keys(Vocabulary::shipped()->faults) as $fault) {
             foreach (Odds::shipped()->numbers['faults'][$fault]['shows']['claim.last_behaviour'] ?? [] as $behaviour => $_) {
                 $said[(string) $behaviour] = true;
             }
         }
-        foreach (array_keys($said ?? []) as $behaviour) {
+        foreach (array_keys($said) as $behaviour) {
             foreach (MachineKind::cases() as $kind) {
                 foreach (Assessing::of($claims + ['claim.last_behaviour' => $behaviour], $kind->value)->faults as $suspect) {
                     self::assertFalse($suspect->isSure(), "$suspect->fault of a $kind->value whose owner says $behaviour");

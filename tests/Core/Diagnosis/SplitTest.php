@@ -60,10 +60,9 @@ final class SplitTest extends TestCase
 
     public function testADryPlugSpeaksOnlyAfterCranking(): void
     {
-        $starved = static fn (array $findings): float => Assessing::of($findings, 'mower')->split->sides['fuel'];
         $before = Assessing::GATES + ['spark.tester' => 'strong'];
-        self::assertEqualsWithDelta($starved($before + ['look.plug' => 'like_new']), $starved($before + ['look.plug' => 'dry']), 1e-9, 'nobody has cranked it');
-        self::assertGreaterThan($starved($before + ['start.plain' => 'nothing']) + 0.05, $starved($before + ['start.plain' => 'nothing', 'look.plug' => 'dry']));
+        self::assertEqualsWithDelta(self::fuelSide($before + ['look.plug' => 'like_new']), self::fuelSide($before + ['look.plug' => 'dry']), 1e-9, 'nobody has cranked it');
+        self::assertGreaterThan(self::fuelSide($before + ['start.plain' => 'nothing']) + 0.05, self::fuelSide($before + ['start.plain' => 'nothing', 'look.plug' => 'dry']));
     }
 
     public function testNotKnowingOfABlowSpeaksSlightlyForOne(): void
@@ -77,12 +76,11 @@ final class SplitTest extends TestCase
 
     public function testMeasuredEthanolCountsInsteadOfWhatIsSaid(): void
     {
-        $separated = static fn (array $findings): float => array_column(Assessing::of($findings, 'mower')->faults, 'probability', 'fault')['fuel.separated'];
         $said = ['claim.idle_months' => 20, 'claim.fuel_kind' => 'ethanol_free'];
-        self::assertGreaterThan(2 * $separated($said), $separated($said + ['jar.ethanol_percent' => 10]));
-        self::assertEqualsWithDelta($separated(['claim.idle_months' => 20, 'claim.fuel_kind' => 'e10']), $separated($said + ['jar.ethanol_percent' => 10]), 1e-9);
-        self::assertLessThan($separated(['claim.idle_months' => 20, 'claim.fuel_kind' => 'e10']), $separated(['claim.idle_months' => 20, 'claim.fuel_kind' => 'e10', 'jar.ethanol_percent' => 0]));
-        self::assertGreaterThan(1.3 * $separated($said), $separated($said + ['bowl.inside' => 'crystals']), 'crystals speak against it as well');
+        self::assertGreaterThan(2 * self::chance('fuel.separated', $said), self::chance('fuel.separated', $said + ['jar.ethanol_percent' => 10]));
+        self::assertEqualsWithDelta(self::chance('fuel.separated', ['claim.idle_months' => 20, 'claim.fuel_kind' => 'e10']), self::chance('fuel.separated', $said + ['jar.ethanol_percent' => 10]), 1e-9);
+        self::assertLessThan(self::chance('fuel.separated', ['claim.idle_months' => 20, 'claim.fuel_kind' => 'e10']), self::chance('fuel.separated', ['claim.idle_months' => 20, 'claim.fuel_kind' => 'e10', 'jar.ethanol_percent' => 0]));
+        self::assertGreaterThan(1.3 * self::chance('fuel.separated', $said), self::chance('fuel.separated', $said + ['bowl.inside' => 'crystals']), 'crystals speak against it as well');
     }
 
     public function testAPlugThatSmellsOfGasSpeaksAgainstNobodyTried(): void
@@ -90,8 +88,7 @@ final class SplitTest extends TestCase
         $assessment = Assessing::of(['claim.someone_tried' => 'no', 'look.plug' => 'gas_wet'], 'mower');
         self::assertSame('claim.someone_tried', $assessment->contradictions[0]->claim);
         self::assertEquals(['look.plug' => Finding::observed('look.plug', 'gas_wet')], $assessment->contradictions[0]->against);
-        $flooded = static fn (array $findings): float => array_column(Assessing::of($findings, 'mower')->faults, 'probability', 'fault')['cylinder.flooded'];
-        self::assertEqualsWithDelta($flooded(['look.plug' => 'gas_wet']), $flooded(['claim.someone_tried' => 'no', 'look.plug' => 'gas_wet']), 1e-9, 'what is contradicted is no evidence');
+        self::assertEqualsWithDelta(self::chance('cylinder.flooded', ['look.plug' => 'gas_wet']), self::chance('cylinder.flooded', ['claim.someone_tried' => 'no', 'look.plug' => 'gas_wet']), 1e-9, 'what is contradicted is no evidence');
     }
 
     public function testMostMachinesOfOneWinterHaveLittleWrong(): void
@@ -109,6 +106,18 @@ final class SplitTest extends TestCase
         }
         self::assertGreaterThan(100, $all);
         self::assertGreaterThan(0.25, $sound / $all, 'nothing hinders one in four');
+    }
+
+    /** @param array<string, string|int> $findings */
+    private static function fuelSide(array $findings): float
+    {
+        return Assessing::of($findings, 'mower')->split->sides['fuel'];
+    }
+
+    /** @param array<string, string|int> $findings */
+    private static function chance(string $fault, array $findings): float
+    {
+        return Assessing::assessor()->beliefs(Assessing::case($findings, 'mower'))[$fault];
     }
 
     /** @return array<string, float> */
