@@ -9,6 +9,7 @@ use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\Network;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -27,6 +28,9 @@ final class HiddenMachine
 
     /** A fault that can show in one of these keeps the machine from its work. */
     private const WORK = ['feel.pull', 'pull.plug_out', 'start.', 'run.'];
+
+    /** What is done before anything is tried, whatever the order: water on, oil into a cylinder that stood long. */
+    private const PREPARED = ['water.on', 'cylinder.oiled'];
 
     /** @var array<string, int> how often each test was asked */
     private array $asked = [];
@@ -54,6 +58,12 @@ final class HiddenMachine
         foreach ($vocabulary->tests as $test) {
             if (str_starts_with($test->id, 'claim.') && isset($model->tests[$test->id])) {
                 $told = $told->with(Finding::observed($test->id, $machine->answer($test->id)));
+            }
+        }
+
+        foreach (self::PREPARED as $act) {
+            if ($vocabulary->canBeDone($vocabulary->act($act), $facts)) {
+                $told = $told->with(new Done($vocabulary->act($act)));
             }
         }
 
