@@ -26,8 +26,8 @@ final class HiddenMachine
     private const FUELS = ['e10' => 5, 'ethanol_free' => 2, 'unknown' => 3];
     private const LAYUPS = ['fuel_left_in' => 5, 'run_dry' => 2, 'stabilised' => 2, 'unknown' => 3];
 
-    /** A fault that can show in one of these keeps the machine from its work. */
-    private const WORK = ['feel.pull', 'pull.plug_out', 'start.', 'run.'];
+    /** What a machine is for: a fault that can show in one of these keeps it from its work, once it does. */
+    private const WORK = ['feel.pull', 'start.plain', 'run.steady', 'run.choke_off', 'run.load', 'run.minutes_later', 'run.idle', 'run.speed', 'gen.output', 'gen.frequency', 'washer.pressure'];
 
     /** What is done before anything is tried, whatever the order: water on, oil into a cylinder that stood long. */
     private const PREPARED = ['water.on', 'cylinder.oiled'];
@@ -35,11 +35,14 @@ final class HiddenMachine
     /** @var array<string, int> how often each test was asked */
     private array $asked = [];
 
+    /** Whether it does, with the faults it has now; null where nobody has asked yet. */
+    private ?bool $works = null;
+
     /** @var array<string, true> */
     private readonly array $hindering;
 
     /** @param array<string, true> $faults */
-    private function __construct(private readonly FaultModel $model, private readonly Dice $dice, public readonly CaseFile $intake, private array $faults)
+    private function __construct(private readonly FaultModel $model, private readonly Vocabulary $vocabulary, private readonly Dice $dice, public readonly CaseFile $intake, private array $faults)
     {
         $this->hindering = self::hindering($model);
     }
@@ -54,7 +57,7 @@ final class HiddenMachine
             Finding::observed('claim.layup', $dice->pick(self::LAYUPS)),
         ]);
         $faults = $hasOneFault ? [self::one($model, $told, $dice) => true] : self::fall($model->network($told), $dice);
-        $machine = new self($model, $dice, $told, $faults);
+        $machine = new self($model, $vocabulary, $dice, $told, $faults);
         foreach ($vocabulary->tests as $test) {
             if (str_starts_with($test->id, 'claim.') && isset($model->tests[$test->id])) {
                 $told = $told->with(Finding::observed($test->id, $machine->answer($test->id)));
@@ -67,7 +70,7 @@ final class HiddenMachine
             }
         }
 
-        return new self($model, $dice, $told, $faults);
+        return new self($model, $vocabulary, $dice, $told, $faults);
     }
 
     private static function one(FaultModel $model, CaseFile $told, Dice $dice): string
@@ -96,9 +99,15 @@ final class HiddenMachine
     /** What the test shows now; asked once more of the same machine, it may show something else. */
     public function answer(string $test): string
     {
-        $model = $this->model->tests[$test];
         $this->asked[$test] = ($this->asked[$test] ?? 0) + 1;
-        $roll = $this->dice->for($test.' '.$this->asked[$test])->roll();
+
+        return $this->shown($test, $this->asked[$test]);
+    }
+
+    private function shown(string $test, int $time): string
+    {
+        $model = $this->model->tests[$test];
+        $roll = $this->dice->for($test.' '.$time)->roll();
         foreach ($model->outcomes as $place => $outcome) {
             $upTo = $model->soundUpTo($place);
             foreach (array_keys($this->faults) as $fault) {
@@ -121,13 +130,26 @@ final class HiddenMachine
     {
         if ($this->dice->for('cure of '.$fault)->roll() >= FaultModel::CURE_FAILS) {
             unset($this->faults[$fault]);
+            $this->works = null;
         }
     }
 
-    /** @return list<string> the faults that keep it from its work; what once happened to it is none */
+    /** @return list<string> the faults that keep it from its work; none where it works as it is, and what once happened to it is none */
     public function hindered(): array
     {
-        return array_keys(array_intersect_key($this->faults, $this->hindering));
+        return ($this->works ??= $this->works()) ? [] : array_keys(array_intersect_key($this->faults, $this->hindering));
+    }
+
+    /** Whether it would do what it is for, tried for the first time and nothing put right. */
+    private function works(): bool
+    {
+        foreach (self::WORK as $test) {
+            if ($this->vocabulary->applies($test, $this->intake->machine) && 0 !== $this->model->tests[$test]->place($this->shown($test, 1))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return array<string, true> */
@@ -135,7 +157,7 @@ final class HiddenMachine
     {
         $hindering = [];
         foreach ($model->tests as $test => $shows) {
-            if ([] !== array_filter(self::WORK, static fn (string $work): bool => str_starts_with($test, $work))) {
+            if (\in_array($test, self::WORK, true)) {
                 foreach (array_filter(array_keys($shows->causes), Suspect::canPutRight(...)) as $fault) {
                     $hindering[$fault] = true;
                 }

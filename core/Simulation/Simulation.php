@@ -11,8 +11,8 @@ use AwakeShed\Core\Gate\Gatekeeper;
 
 /**
  * Puts the suggestions to the proof: draws machines with hidden faults from a world of its own ({@see World}) and works each by
- * what is suggested; every so many also in the textbook's order, in any order and in the order of one who knows what is wrong. It shows how
- * good the advice is if the model is right, or wrong in ways one can name; not that the model is right.
+ * what is suggested and in the order of one who knows what is wrong; every so many also in the textbook's order and in any
+ * order. It shows how good the advice is if the model is right, or wrong in ways one can name; not that the model is right.
  */
 final readonly class Simulation
 {
@@ -28,7 +28,7 @@ final readonly class Simulation
 
     /**
      * @param int                        $cases        at least 1
-     * @param int                        $compareEvery at least 1: every so many machines are worked in the other orders too
+     * @param int                        $compareEvery at least 1: every so many machines are worked in the textbook's and in any order too
      * @param bool                       $whole        until nothing hinders a machine; else until the first fault that does is named
      * @param (\Closure(int): void)|null $progress     is told the number of machines done
      */
@@ -45,14 +45,13 @@ final readonly class Simulation
             $suggested = $this->technician->work($machine, Order::Suggested, $dice, $whole, $snapshot);
             $result->see($snapshot);
             if ($isHindered) {
-                $result->suggested->add($suggested);
+                $result->suggest($suggested, $this->technician->work($anew(), Order::Knowing, $dice, $whole));
             }
             if ($isHindered && 0 === $case % $compareEvery) {
                 $result->compare(
                     $suggested,
                     $this->technician->work($anew(), Order::Textbook, $dice, $whole),
                     $this->technician->work($anew(), Order::Random, $dice->for('order'), $whole),
-                    $this->technician->work($anew(), Order::Knowing, $dice, $whole),
                 );
             }
             if (null !== $progress) {

@@ -31,12 +31,17 @@ final readonly class SimulationResult
         [$this->all, $this->first] = [new Calibration(), new Calibration()];
     }
 
-    public function compare(Worked $suggested, Worked $textbook, Worked $random, Worked $knowing): void
+    public function suggest(Worked $suggested, Worked $knowing): void
     {
+        $this->suggested->add($suggested);
         if ($knowing->found) {
             $this->knowing->add($knowing);
             $this->suggestedKnown->add($suggested);
         }
+    }
+
+    public function compare(Worked $suggested, Worked $textbook, Worked $random): void
+    {
         $this->suggestedCompared->add($suggested);
         $this->textbook->add($textbook);
         $this->random->add($random);

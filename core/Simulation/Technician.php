@@ -13,6 +13,8 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Blocker;
+use AwakeShed\Core\Gate\BlockerKind;
 use AwakeShed\Core\Gate\Gatekeeper;
 
 /**
@@ -23,6 +25,9 @@ final readonly class Technician
 {
     /** So likely a fault must be for one to try its cure when nothing is left to test (invented). */
     private const WORTH_A_TRY = 0.02;
+
+    /** What a hold asks for is done where it is as likely as this. */
+    private const ASKED_FOR = 0.35;
 
     private Suggestions $suggestions;
     private Access $access;
@@ -45,7 +50,7 @@ final readonly class Technician
         $beliefs = Beliefs::fromCase($this->model, $case);
         $snapshot?->see($beliefs, $machine);
         while (([] !== $machine->hindered() && ($whole || !$hasNamed)) || false === $snapshot?->isTaken()) {
-            $cure = $this->likelyEnough($beliefs, Suspect::SURE);
+            $cure = $this->likelyEnough($beliefs, Suspect::SURE) ?? $this->askedFor($case, $beliefs);
             $test = null === $cure ? $this->next($case, $beliefs, $order, $dice, $machine) : null;
             $cure ??= null === $test ? $this->likelyEnough($beliefs, self::WORTH_A_TRY, $case) : null;
             if (null !== $cure) {
@@ -88,6 +93,22 @@ final readonly class Technician
         $open = $this->suggestions->open($case, $blocked);
 
         return [] === $open ? null : $open[Order::Random === $order ? (int) ($dice->roll() * \count($open)) : 0];
+    }
+
+    /** The likeliest of what a hold that keeps the engine from being tried wants put right. */
+    private function askedFor(CaseFile $case, Beliefs $beliefs): ?string
+    {
+        $held = array_map(static fn (Blocker $blocker): string => $blocker->until, array_filter($this->gatekeeper->blockers($case, 'start.plain'), static fn (Blocker $blocker): bool => BlockerKind::Hold === $blocker->kind));
+        $asked = [];
+        foreach ($this->vocabulary->holds as $hold) {
+            if (\in_array($hold->id, $held, true)) {
+                $asked += array_intersect_key($beliefs->now, array_flip($hold->untilPutRightAny));
+            }
+        }
+        arsort($asked);
+        $first = array_key_first($asked);
+
+        return null !== $first && $asked[$first] >= self::ASKED_FOR ? $first : null;
     }
 
     /** @param CaseFile|null $untried where given, only what was not put right before */

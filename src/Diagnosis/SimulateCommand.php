@@ -38,7 +38,7 @@ final class SimulateCommand extends Command
         $this
             ->addOption('cases', null, InputOption::VALUE_REQUIRED, 'How many machines are drawn', '500')
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed draws the same machines', '1')
-            ->addOption('compare-every', null, InputOption::VALUE_REQUIRED, 'Every so many machines are worked in the other orders too', '6')
+            ->addOption('compare-every', null, InputOption::VALUE_REQUIRED, 'Every so many machines are worked by the textbook and in any order too', '6')
             ->addOption('world', null, InputOption::VALUE_REQUIRED, 'How machines come to be as they are: '.self::worlds(), World::Model->value)
             ->addOption('whole', null, InputOption::VALUE_NONE, 'Work until nothing hinders a machine, not until the first fault that does is named')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text or json', 'text');
@@ -76,7 +76,7 @@ final class SimulateCommand extends Command
 
         $report = [
             'world' => $world->value,
-            'orders' => array_map(self::tally(...), ['suggested' => $result->suggested, 'suggested_compared' => $result->suggestedCompared, 'textbook' => $result->textbook, 'random' => $result->random, 'knowing' => $result->knowing]),
+            'orders' => array_map(self::tally(...), ['suggested' => $result->suggested, 'suggested_compared' => $result->suggestedCompared, 'textbook' => $result->textbook, 'random' => $result->random, 'suggested_known' => $result->suggestedKnown, 'knowing' => $result->knowing]),
             'minutes_of_textbook' => round($result->ratioToTextbook(), 3),
             'minutes_of_random' => round($result->ratioToRandom(), 3),
             'minutes_of_knowing' => round($result->ratioToKnowing(), 3),

@@ -30,7 +30,8 @@ export const signIn = async (page, name = 'tamsin') => {
     await page.getByLabel('Name you sign in by').fill(name);
     await page.getByLabel('Password').fill(passwords[name]);
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(page.getByRole('heading', { name: 'The shed' })).toBeVisible();
+    // Checking a password takes its time on a machine that does other things as well.
+    await expect(page.getByRole('heading', { name: 'The shed' })).toBeVisible({ timeout: 15_000 });
 };
 
 /** Presses a chip that is a choice of a form. */

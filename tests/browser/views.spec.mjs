@@ -85,7 +85,7 @@ test('the line is a map for the eye and a list for the ear', async ({ page }) =>
     await signIn(page);
     await page.goto('/jobs/9');
     const drawing = page.getByRole('group', { name: /The line: what is known/ });
-    await expect(drawing.getByRole('link')).toHaveCount(14);
+    await expect(drawing.getByRole('link')).toHaveCount(18);
     await expect(drawing.getByRole('link', { name: '2. Tank: bad' })).toBeVisible();
     await drawing.getByRole('link', { name: '14. Crankcase: proved good' }).click();
     await expect(page).toHaveURL(/line\/crankcase/);
@@ -93,6 +93,6 @@ test('the line is a map for the eye and a list for the ear', async ({ page }) =>
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto('/jobs/9');
     await expect(drawing).toBeHidden();
-    await expect(page.locator('.line-list li')).toHaveCount(14);
+    await expect(page.locator('.line-list li')).toHaveCount(18);
     await expect(page.locator('#known-tank')).toContainText('bad');
 });

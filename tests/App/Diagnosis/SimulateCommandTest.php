@@ -18,7 +18,7 @@ final class SimulateCommandTest extends KernelTestCase
         $report = json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
         self::assertIsArray($report);
         self::assertSame(['world', 'orders', 'minutes_of_textbook', 'minutes_of_random', 'minutes_of_knowing', 'calibration', 'bars'], array_keys($report));
-        self::assertSame(['suggested', 'suggested_compared', 'textbook', 'random', 'knowing'], array_keys((array) $report['orders']));
+        self::assertSame(['suggested', 'suggested_compared', 'textbook', 'random', 'suggested_known', 'knowing'], array_keys((array) $report['orders']));
     }
 
     public function testReportsInWordsAndWorksMachinesWhole(): void
