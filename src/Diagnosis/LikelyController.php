@@ -9,6 +9,7 @@ use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\TestCard\TestCards;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\NextTest;
 use AwakeShed\Core\Diagnosis\Suspect;

@@ -9,6 +9,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\JobPage\JobPages;
 use AwakeShed\App\Oil\Shelf;
+use AwakeShed\App\TestCard\TestCards;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\ActDefinition;
 use AwakeShed\Core\Line\ActRooms;
@@ -40,7 +41,6 @@ final class RoomController extends AbstractController
             'acts' => $doable,
             'takes_oil' => [] === $oils ? [] : $takesOil,
             'oils' => $oils,
-            'rooms' => array_keys($line->rooms),
             'bearings' => $bearings->lay($page->record, $tests),
             'suspects' => array_values(array_filter($page->assessment->faults, static fn (Suspect $suspect): bool => \in_array($suspect->fault, $here, true))),
         ]);

@@ -29,6 +29,7 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Line\Stations;
 use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Progression;
 use AwakeShed\Core\Stage\Act;
@@ -51,6 +52,7 @@ final readonly class Recorder
         private Assessor $assessor,
         private ActEffects $effects,
         private StagePlan $work,
+        private Stations $stations,
     ) {
     }
 
@@ -248,7 +250,9 @@ final readonly class Recorder
             $this->entries->strike($entry, $struck);
         }
         $case = ([] === $unsettled ? $record : $this->open($job))->case();
-        $job->nowStands($this->progression->standOf($case, $this->assessor->assess($case)));
+        $assessment = $this->assessor->assess($case);
+        $job->nowStands($this->progression->standOf($case, $assessment));
+        $job->lineNow($this->stations->of($case, $assessment->faults));
     }
 
     /** @param \Closure(Record): ?NewEntry $make null when nothing came of it */

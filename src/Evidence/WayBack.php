@@ -28,7 +28,7 @@ final readonly class WayBack
     {
         [$page, $where] = [...explode(':', $back, 2), ''];
         $route = match ($page) {
-            'gates' => ['gates', ['_fragment' => 'gate-'.$gate]],
+            'gates' => ['gates', '' === $gate ? [] : ['gate' => $gate, '_fragment' => 'gate-'.$gate]],
             'tank', 'bowl' => ['fuel', ['sample' => $page]],
             'room' => isset($this->line->rooms[$where]) ? ['room', ['room' => $where]] : null,
             'test' => isset($this->vocabulary->tests[$where]) ? ['test', ['test' => $where]] : null,

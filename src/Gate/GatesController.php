@@ -13,6 +13,7 @@ use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Oil\OilVerdict;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -20,7 +21,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class GatesController extends AbstractController
 {
     #[Route('/jobs/{job}/gates', name: 'gates', requirements: ['job' => Address::NUMBER], methods: ['GET'])]
-    public function gates(Job $job, Recorder $recorder, GateWalk $walk, Vocabulary $vocabulary, Gatekeeper $gatekeeper, PhotoRepository $photos): Response
+    public function gates(Job $job, Request $request, Recorder $recorder, GateWalk $walk, Vocabulary $vocabulary, Gatekeeper $gatekeeper, PhotoRepository $photos): Response
     {
         $record = $recorder->open($job);
         $case = $record->case();
@@ -29,6 +30,6 @@ final class GatesController extends AbstractController
             $byGate[$photo->getGate() ?? ''][] = $photo;
         }
 
-        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->walked($case), OilVerdict::onCase($case, $vocabulary, $gatekeeper), $byGate)]);
+        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->walked($case), OilVerdict::onCase($case, $vocabulary, $gatekeeper), $byGate, $request->query->getString('gate'))]);
     }
 }

@@ -67,6 +67,10 @@ class Job
     #[ORM\Column(length: 60)]
     private string $waitsFor = '';
 
+    /** @var array<string, array{tone: string, made: string}> the line in brief, by element */
+    #[ORM\Column]
+    private array $line = [];
+
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
     private ?\DateTimeImmutable $handedBackAt = null;
 
@@ -151,6 +155,18 @@ class Job
         };
         $this->stand = null === $waitsFor ? $progress->progress : Progress::Waits;
         $this->waitsFor = $waitsFor ?? $progress->why ?? $progress->next() ?? '';
+    }
+
+    /** @param array<string, array{tone: string, made: string}> $line in brief, by element */
+    public function lineNow(array $line): void
+    {
+        $this->line = $line;
+    }
+
+    /** @return array<string, array{tone: string, made: string}> in brief, by element; empty where nobody has worked it out yet */
+    public function getLine(): array
+    {
+        return $this->line;
     }
 
     public function waitOn(?WaitsOn $waitsOn): void

@@ -54,7 +54,7 @@ final readonly class NextPlaces
     {
         $parameters = ['job' => $job->getId()] + $parameters;
 
-        return new Next($this->words->waitsFor($id), $this->addresses->generate($route, $parameters), $this->addresses->generate($route, array_diff_key($parameters, ['_fragment' => true])));
+        return new Next($this->words->waitsFor($id), $this->addresses->generate($route, $parameters), $this->addresses->generate($route, array_diff_key($parameters, ['_fragment' => true, 'gate' => true])));
     }
 
     /** @return array{string, array<string, string>} route and parameters but the job */
@@ -74,7 +74,7 @@ final readonly class NextPlaces
         }
         $gate = $this->walk->gateOf($id);
         if (null !== $gate) {
-            return ['gates', ['_fragment' => 'gate-'.$gate]];
+            return ['gates', ['gate' => $gate, '_fragment' => 'gate-'.$gate]];
         }
         $step = $this->plan->stepFor($id);
         if (null !== $step) {

@@ -61,7 +61,7 @@ final class PhotoController extends AbstractController
 
         return null === $gate
             ? $this->redirectToRoute('job', ['job' => $job->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER)
-            : $this->redirectToRoute('gates', ['job' => $job->getId(), '_fragment' => 'gate-'.$gate], Response::HTTP_SEE_OTHER);
+            : $this->redirectToRoute('gates', ['job' => $job->getId(), 'gate' => $gate, '_fragment' => 'gate-'.$gate], Response::HTTP_SEE_OTHER);
     }
 
     #[Route('/photos/{id}/remove', name: 'photo_remove', requirements: ['id' => Address::NUMBER], methods: ['POST'])]

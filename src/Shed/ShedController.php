@@ -7,6 +7,7 @@ namespace AwakeShed\App\Shed;
 use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Progress\Progress;
+use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -16,7 +17,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class ShedController extends AbstractController
 {
     #[Route('/', name: 'shed', methods: ['GET'])]
-    public function shed(Request $request, ShedList $list, WantedPartRepository $wanted): Response
+    public function shed(Request $request, ShedList $list, WantedPartRepository $wanted, ClockInterface $clock): Response
     {
         $query = ShedQuery::fromAddress($request->query);
         if (1 === preg_match('/^([1-9]\d{0,8})-(\d{1,3})$/', $query->find, $label)) {
@@ -29,6 +30,7 @@ final class ShedController extends AbstractController
         return $this->render('job/shed.html.twig', [
             'query' => $query,
             'rows' => $rows,
+            'now' => $clock->now(),
             'wanted' => $wanted->waitedFor(array_column($rows, 'id')),
             'counts' => $list->counts($query),
             'kinds' => MachineKind::cases(),

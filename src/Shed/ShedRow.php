@@ -22,4 +22,10 @@ final readonly class ShedRow
         public ?\DateTimeImmutable $handedBackAt,
     ) {
     }
+
+    /** @return int whole days since it was taken in, of one that went home until it did */
+    public function days(\DateTimeImmutable $now): int
+    {
+        return max(0, (int) $this->takenInAt->diff($this->handedBackAt ?? $now)->days);
+    }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Work;
 
-use AwakeShed\App\Diagnosis\TestCard;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Oil\Stock;
+use AwakeShed\App\TestCard\TestCard;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\Core\Stage\StageState;
 use AwakeShed\Core\Stage\Step;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Work;
 
-use AwakeShed\App\Diagnosis\TestCards;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Oil\Shelf;
+use AwakeShed\App\TestCard\TestCards;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\CanFill;
 use AwakeShed\App\Waste\WasteLedger;

@@ -144,5 +144,5 @@ test('an exported case is imported again by hand', async ({ page }) => {
     await page.getByLabel('Case file').setInputFiles(file);
     await page.getByRole('button', { name: 'Check and import' }).click();
     await expect(page.getByRole('heading', { name: 'Snowblower from the file' })).toBeVisible();
-    await expect(page.locator('#known-tank')).toContainText('bad');
+    await expect(page.locator('[data-station="tank"]')).toContainText('bad');
 });

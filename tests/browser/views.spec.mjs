@@ -81,18 +81,39 @@ test('a first visit weighs at most 200 kB and the next 40 kB', async ({ page }) 
     }
 });
 
-test('the line is a map for the eye and a list for the ear', async ({ page }) => {
+test('the line is the way through a job: a rail beside its pages, a strip above them on a phone', async ({ page }) => {
     await signIn(page);
     await page.goto('/jobs/9');
-    const drawing = page.getByRole('group', { name: /The line: what is known/ });
-    await expect(drawing.getByRole('link')).toHaveCount(18);
-    await expect(drawing.getByRole('link', { name: '2. Tank: bad' })).toBeVisible();
-    await drawing.getByRole('link', { name: '14. Crankcase: proved good' }).click();
+    const rail = page.getByRole('navigation', { name: 'The line' });
+    await expect(rail.getByRole('link')).toHaveCount(20);
+    await expect(rail.getByRole('link', { name: /Tank/ })).toContainText('bad');
+    await rail.getByRole('link', { name: /Crankcase/ }).click();
     await expect(page).toHaveURL(/line\/crankcase/);
     await expect(page.getByRole('heading', { name: 'Crankcase', level: 1 })).toBeVisible();
+    await expect(rail.getByRole('link', { name: /Crankcase/ })).toHaveAttribute('aria-current', 'page');
     await page.setViewportSize({ width: 390, height: 844 });
-    await page.goto('/jobs/9');
-    await expect(drawing).toBeHidden();
-    await expect(page.locator('.line-list li')).toHaveCount(18);
-    await expect(page.locator('#known-tank')).toContainText('bad');
+    await page.goto('/jobs/9/likely');
+    await expect(rail.getByRole('link')).toHaveCount(20);
+    expect((await rail.boundingBox()).height).toBeLessThan(60);
+    expect((await page.locator('.shed-top').boundingBox()).height).toBeLessThanOrEqual(53);
+});
+
+test('on a phone the first machine, and the taps of the next thing, are on the first half of the screen', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await signIn(page);
+    await page.goto('/');
+    expect((await page.locator('.shed-row').first().boundingBox()).y).toBeLessThan(420);
+    // What is wanted less often opens over the bar, and closes again.
+    await expect(page.getByRole('link', { name: 'Oil', exact: true })).toBeHidden();
+    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('link', { name: 'Oil', exact: true }).click();
+    await expect(page).toHaveURL(/\/oil/);
+    for (const job of [2, 6, 9]) {
+        await page.goto(`/jobs/${job}`);
+        const tap = page.locator('[data-next-thing] button').first();
+        const box = await tap.boundingBox();
+        expect(box.y, `job ${job}`).toBeLessThan(420);
+        expect(box.height).toBeGreaterThanOrEqual(60);
+        expect(box.width).toBeGreaterThanOrEqual(88);
+    }
 });

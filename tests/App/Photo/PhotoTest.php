@@ -49,7 +49,7 @@ final class PhotoTest extends ShedTestCase
         $job = $this->job();
         foreach (['nests' => 'nests', 'moon' => null] as $sent => $kept) {
             $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value, 'gate' => $sent], ['photos' => [new UploadedFile(self::picture(80, 60, 'x'), 'nest.jpg', 'image/jpeg', null, true)]]);
-            self::assertResponseRedirects(null === $kept ? '/jobs/'.$job->getId().'#photos' : '/jobs/'.$job->getId().'/gates#gate-nests');
+            self::assertResponseRedirects(null === $kept ? '/jobs/'.$job->getId().'#photos' : '/jobs/'.$job->getId().'/gates?gate=nests#gate-nests');
         }
         self::assertSame(['nests', null], array_map(static fn (Photo $photo): ?string => $photo->getGate(), $this->photos($job)));
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/gates');

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AwakeShed\App\Diagnosis;
+namespace AwakeShed\App\TestCard;
 
 use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Evidence\Entry;

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\JobPage;
+
+use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Line\Element;
+use AwakeShed\Core\Line\ElementTone;
+use AwakeShed\Core\Line\Stations;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+use Twig\Attribute\AsTwigFunction;
+
+/** The line as the way through a job: its stations, each with what is known of it and where its work is. */
+final readonly class Rail
+{
+    public function __construct(private Recorder $recorder, private Assessor $assessor, private Stations $stations, private UrlGeneratorInterface $addresses)
+    {
+    }
+
+    /** @return list<RailStation> in the order of the line */
+    #[AsTwigFunction('rail_of')]
+    public function of(Job $job): array
+    {
+        $line = $job->getLine();
+        if ([] === $line) {
+            $case = $this->recorder->open($job)->case();
+            $line = $this->stations->of($case, $this->assessor->assess($case)->faults);
+        }
+
+        return array_map(fn (Element $element): RailStation => new RailStation(
+            $element,
+            ElementTone::from($line[$element->value]['tone'] ?? ElementTone::NotLookedAt->value),
+            $line[$element->value]['made'] ?? '',
+            $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $element->value]),
+        ), Element::cases());
+    }
+}
