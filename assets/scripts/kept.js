@@ -67,6 +67,8 @@
             }
         }
         if (changed) {
+            // What is back is seen, also where it had been folded away.
+            form.closest('details')?.setAttribute('open', '');
             const note = document.createElement('p');
             note.className = 'note is-ask';
             note.setAttribute('role', 'status');

@@ -260,7 +260,8 @@
             lookAt(main, event.detail.requestConfig?.verb === 'post');
             // Whoever cannot see that the page changed hears what it says now.
             if (!document.activeElement || document.activeElement === document.body) {
-                main.focus({ preventScroll: true });
+                const next = main.querySelector('details[name="gate"][open] > summary');
+                next ? next.focus() : main.focus({ preventScroll: true });
             }
         }
     });

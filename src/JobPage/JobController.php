@@ -29,7 +29,8 @@ final class JobController extends AbstractController
     public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted, LookBack $lookBack, TestCards $cards, Vocabulary $vocabulary): Response
     {
         $page = $this->pages->forRecord($this->recorder->open($job));
-        $next = $job->getWaitsFor();
+        // A jar is read on a page of its own.
+        $next = str_starts_with($job->getWaitsFor(), 'jar.') ? '' : $job->getWaitsFor();
 
         return $this->render('job/job.html.twig', [
             'page' => $page,

@@ -19,8 +19,11 @@ const doNext = async (page, job) => {
             return null;
         }
         next = await verdict.getAttribute('data-next');
-        await verdict.getByRole('link').first().click();
-        await page.waitForURL((url) => url.pathname !== job);
+        // What can be tapped stands on the job's own page; to the rest it leads.
+        if (!(await page.locator('[data-next-thing]').getByRole('button').count())) {
+            await verdict.getByRole('link').first().click();
+            await page.waitForURL((url) => url.pathname !== job);
+        }
     }
     if (next === 'jar.tank') {
         await page.getByText('No jar to draw, or the tank is done already').click();

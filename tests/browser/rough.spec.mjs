@@ -98,6 +98,7 @@ test('who signs out leaves nothing on the device', async ({ page, context }) => 
     await signIn(page);
     const job = await takeIn(page, { label: 'Left-behind mower' });
     await page.goto(`${job}/fuel/tank`);
+    await page.locator('#card-shift > summary').click();
     await page.locator('#shift_fuel').fill('90');
     await context.setOffline(true);
     await page.locator('#card-shift').getByRole('button', { name: 'Save' }).click();
@@ -115,6 +116,7 @@ test('what is half typed survives a closed page', async ({ page }) => {
     await signIn(page);
     const job = await takeIn(page, { label: 'Half-typed mower' });
     await page.goto(`${job}/fuel/tank`);
+    await page.locator('#card-shift > summary').click();
     await page.locator('#shift_fuel').fill('90');
     await page.goto('/');
     await page.goto(`${job}/fuel/tank`);
