@@ -241,6 +241,15 @@
     };
     arrive(document);
 
+    // One card open at a time. A name in common would do it too, but for the moment in which a new page stands beside the old.
+    document.addEventListener('toggle', (event) => {
+        if (event.target.open && event.target.matches('details[data-one-open]')) {
+            document.querySelectorAll('details[data-one-open][open]').forEach((other) => {
+                other.open = other === event.target;
+            });
+        }
+    }, true);
+
     // Where the eye goes after an answer: to what is wrong, or to the top of another page; else it stays where it was.
     let here = location.pathname;
     const lookAt = (main, isChange) => {
@@ -260,7 +269,7 @@
             lookAt(main, event.detail.requestConfig?.verb === 'post');
             // Whoever cannot see that the page changed hears what it says now.
             if (!document.activeElement || document.activeElement === document.body) {
-                const next = main.querySelector('details[name="gate"][open] > summary');
+                const next = main.querySelector('details[data-one-open][open] > summary');
                 next ? next.focus() : main.focus({ preventScroll: true });
             }
         }

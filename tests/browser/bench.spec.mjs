@@ -74,8 +74,8 @@ test('a settling jar is seen ticking from every page and survives a reload', asy
     const job = await takeIn(page, { label: 'Settling mower' });
     const number = job.split('/').pop();
     await page.goto(`${job}/fuel/tank`);
-    await page.locator('#settle_height').fill('100');
     await page.locator('#card-settle > summary').click();
+    await page.locator('#settle_height').fill('100');
     await page.getByRole('button', { name: 'Start the wait' }).click();
     const wait = page.locator('.wait', { hasText: `#${number} ` });
     await expect(wait).toContainText(/1[45]:\d\d/);

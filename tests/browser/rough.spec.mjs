@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { test, expect, signIn, takeIn, tap, pick } from './shed.mjs';
+import { test, expect, signIn, takeIn, tap, opened, pick } from './shed.mjs';
 
 test('without a script everything can be read and entered', async ({ browser }) => {
     const context = await browser.newContext({ javaScriptEnabled: false });
@@ -173,6 +173,7 @@ test('a killed database is said in plain words, and everything committed is ther
     await page.getByRole('button', { name: 'Off, onto place 1' }).first().click();
     await expect(page.locator('[data-mat="1"]')).toBeVisible();
     await page.goto(`${job}/gates`);
+    await opened(page, 'Color of the oil');
     process.kill(Number(readFileSync(`${process.env.SHED_RUN}/db/mariadb.pid`, 'utf8')), 'SIGKILL');
     await page.getByRole('group', { name: 'Color of the oil' }).getByRole('button', { name: 'Dark' }).click();
     await expect(page.locator('[data-error=database]')).toContainText('The database does not answer');
