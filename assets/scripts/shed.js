@@ -15,7 +15,14 @@
         for (const wait of document.querySelectorAll('[data-ready-at]')) {
             const left = Math.ceil((Date.parse(wait.dataset.readyAt) - Date.now()) / 1000);
             const time = wait.querySelector('.wait-time');
+            const wasUnderWay = time.textContent.includes(':') && !wait.classList.contains('is-over');
             wait.classList.toggle('is-over', left <= 0);
+            if (left <= 0 && wasUnderWay && wait.dataset.counted) {
+                // Whoever does not look at the bar hears it, or sees it on the tab.
+                document.getElementById('heard').textContent = `${wait.querySelector('span').textContent}: ${words.wordsReady}`;
+                document.title = `✓ ${document.title.replace(/^✓ /, '')}`;
+            }
+            wait.dataset.counted = 'yes';
             time.textContent = left <= 0
                 ? words.wordsReady
                 : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
@@ -215,7 +222,7 @@
 
     document.addEventListener('keydown', (event) => {
         const target = event.target;
-        if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, [role="slider"]')) {
+        if (words.keys === 'off' || event.ctrlKey || event.metaKey || event.altKey || target.closest('a, button, summary, input, textarea, select, [role="slider"]')) {
             return;
         }
         if (event.key === '?') {

@@ -56,6 +56,9 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
     #[ORM\Column(enumType: Look::class, length: 20)]
     private Look $look = Look::Device;
 
+    #[ORM\Column(enumType: Keys::class, length: 20)]
+    private Keys $letterKeys = Keys::On;
+
     /** @var list<float> the cleaning wires they own, mm */
     #[ORM\Column]
     private array $wires = [];
@@ -157,6 +160,11 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
         $this->look = $look;
     }
 
+    public function goByLetters(Keys $letterKeys): void
+    {
+        $this->letterKeys = $letterKeys;
+    }
+
     /** @param list<Length> $wires the cleaning wires they own */
     public function ownWires(array $wires): void
     {
@@ -218,6 +226,11 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
     public function getLook(): Look
     {
         return $this->look;
+    }
+
+    public function getLetterKeys(): Keys
+    {
+        return $this->letterKeys;
     }
 
     public function isActive(): bool

@@ -1,4 +1,4 @@
-import { test, expect, signIn, pick, expectAccessible } from './shed.mjs';
+import { test, expect, signIn, takeIn, pick, expectAccessible } from './shed.mjs';
 
 const views = ['/', '/?find=nothing-like-it', '/take-in', '/jobs/9', '/jobs/9/gates', '/jobs/9/fuel/tank', '/jobs/9/history', '/jobs/9/machine', '/jobs/9/waste', '/waste', '/import', '/me', '/me/second-factor', '/people', '/shop', '/owners?name=Cabin', '/audit', '/roles', '/keys', '/nowhere',
     '/jobs/9/bench', '/bench/hydrolock?displacement_cc=160&compression_ratio=8.5&liquid_ml=28&drops_per_minute=6&drop_ml=0.025', '/bench/flush-plan?dilution=40&mark_ml=600&left_share=30&target=2&not_boiled_share=100&at_least=2&minutes_each=30',
@@ -96,6 +96,46 @@ test('the line is the way through a job: a rail beside its pages, a strip above 
     await expect(rail.getByRole('link')).toHaveCount(20);
     expect((await rail.boundingBox()).height).toBeLessThan(60);
     expect((await page.locator('.shed-top').boundingBox()).height).toBeLessThanOrEqual(53);
+});
+
+test('what was saved and its undo stay in view, on a phone and on a laptop', async ({ page }) => {
+    test.setTimeout(120_000);
+    await signIn(page);
+    const job = await takeIn(page, { label: 'Undo in view mower' });
+    await page.locator('[data-next-thing] button').first().click();
+    await expect(page.locator('.saved')).toContainText('Oil level');
+    for (const size of [{ width: 390, height: 844 }, { width: 1280, height: 800 }]) {
+        await page.setViewportSize(size);
+        for (const [where, button] of [['/gates', '#chip-look-oil_smell-none'], ['/line/tap', '#chip-look-tap-open_and_flows'], ['/line/bowl', '#chip-leak-static-none'], ['/tests/look.tank', '#chip-look-tank-clean'], ['/now/path', '.bench-mode .chip']]) {
+            await page.goto(job + where);
+            const tapped = page.locator(button).first();
+            await tapped.scrollIntoViewIfNeeded();
+            await tapped.click();
+            await expect(page.locator('.saved')).toBeVisible();
+            const undo = await page.locator('.saved').getByRole('button', { name: 'Undo' }).boundingBox();
+            expect(undo.y, `${where} at ${size.width}`).toBeGreaterThanOrEqual(0);
+            expect(undo.y + undo.height, `${where} at ${size.width}`).toBeLessThanOrEqual(size.height);
+        }
+    }
+});
+
+test('single letters lead about, unless they are switched off', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/jobs/9');
+    await page.keyboard.press('g');
+    await expect(page).toHaveURL(/gates/);
+    const switchKeys = async (choice) => {
+        await page.goto('/me');
+        await page.getByRole('group', { name: 'Single-letter keys' }).getByRole('radio', { name: choice, exact: true }).check();
+        await page.getByRole('button', { name: 'Save', exact: true }).click();
+        await expect(page.getByText('Saved.')).toBeVisible();
+    };
+    await switchKeys('Off');
+    await page.goto('/jobs/9');
+    await page.keyboard.press('g');
+    await page.waitForTimeout(300);
+    await expect(page).toHaveURL(/jobs\/9$/);
+    await switchKeys('On');
 });
 
 test('on a phone the first machine, and the taps of the next thing, are on the first half of the screen', async ({ page }) => {
