@@ -141,6 +141,7 @@ test('an exported case is imported again by hand', async ({ page }) => {
     await signIn(page);
     await page.goto('/jobs/9');
     const download = page.waitForEvent('download');
+    await page.locator('[data-fold="record"] > summary').click();
     await page.getByRole('link', { name: /Export the case/ }).click();
     const file = await (await download).path();
     await page.goto('/import');

@@ -86,6 +86,7 @@ test('a picture on a dead line stays chosen and is sent when the line is back', 
     await signIn(page);
     const job = await takeIn(page, { label: 'Pictured-offline mower' });
     await page.goto(job);
+    await page.locator('[data-fold="photos"] > summary').click();
     await page.getByLabel('Add photos').setInputFiles({ name: 'mower.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64') });
     await context.setOffline(true);
     await page.getByRole('button', { name: 'Send' }).click();
@@ -154,6 +155,7 @@ test('a picture of twenty megabytes, and a disguised one, are refused in words',
     const job = await takeIn(page, { label: 'Photographed mower' });
     for (const [contents, words] of [[Buffer.alloc(20_000_000, 7), 'larger than 12 MB'], [Buffer.alloc(50_000_000, 7), 'larger than 12 MB'], [Buffer.from('<svg onload="alert(1)"/>'), 'not a JPEG, PNG or WebP picture']]) {
         await page.goto(job);
+        await page.locator('[data-fold="photos"] > summary').click();
         const file = info.outputPath('mower.jpg');
         writeFileSync(file, contents);
         await page.getByLabel('Add photos').setInputFiles(file);
