@@ -248,6 +248,16 @@
     };
     arrive(document);
 
+    // What an address points at is not left folded away.
+    const unfold = () => {
+        for (let folded = location.hash.length > 1 ? document.getElementById(location.hash.slice(1)) : null; folded; folded = folded.parentElement?.closest('details')) {
+            if (folded.matches('details')) {
+                folded.open = true;
+            }
+        }
+    };
+    unfold();
+
     // One card open at a time. A name in common would do it too, but for the moment in which a new page stands beside the old.
     document.addEventListener('toggle', (event) => {
         if (event.target.open && event.target.matches('details[data-one-open]')) {
@@ -261,6 +271,7 @@
     let here = location.pathname;
     const lookAt = (main, isChange) => {
         const wrong = isChange ? main.querySelector('[data-both], [data-error], .has-errors, .note.is-bad.error') : null;
+        unfold();
         const meant = location.hash === '' ? null : document.getElementById(location.hash.slice(1));
         if (wrong) {
             wrong.scrollIntoView({ block: 'start' });

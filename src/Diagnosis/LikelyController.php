@@ -28,7 +28,7 @@ final class LikelyController extends AbstractController
     /** Below this a fault is not worth a line. */
     private const SHOWN_FROM = 0.08;
     private const MOST_SHOWN = 12;
-    private const NEXT_SHOWN = 8;
+    private const NEXT_SHOWN = 6;
 
     /** The course is drawn over so many of the last steps. */
     private const STEPS_DRAWN = 60;
