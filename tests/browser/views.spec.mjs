@@ -148,6 +148,8 @@ test('on a phone the first machine, and the taps of the next thing, are on the f
     await page.getByRole('button', { name: 'More' }).click();
     await page.getByRole('link', { name: 'Oil', exact: true }).click();
     await expect(page).toHaveURL(/\/oil/);
+    // Nothing lies over the button that takes a machine in.
+    await takeIn(page, { label: 'Taken in by thumb' });
     for (const job of [2, 6, 9]) {
         await page.goto(`/jobs/${job}`);
         const tap = page.locator('[data-next-thing] button').first();
