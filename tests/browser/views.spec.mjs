@@ -119,6 +119,44 @@ test('what was saved and its undo stay in view, on a phone and on a laptop', asy
     }
 });
 
+test('nothing is too small to read or runs out at the side on a phone, and no line is too long on a laptop', async ({ page }) => {
+    test.setTimeout(120_000);
+    await signIn(page);
+    const main = ['/', '/take-in', '/jobs/9', '/jobs/9/gates', '/jobs/9/fuel/tank', '/jobs/9/likely', '/jobs/9/stages', '/jobs/9/history', '/jobs/19/carburetor', '/jobs/19/carburetor/refit', '/jobs/19/carburetor/map'];
+    for (const view of main) {
+        await page.setViewportSize({ width: 390, height: 844 });
+        await page.goto(view);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth), `${view} sideways`).toBeLessThanOrEqual(390);
+        const tiny = await page.evaluate(() => {
+            const found = [];
+            const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+            while (texts.nextNode()) {
+                const holder = texts.currentNode.parentElement;
+                const drawing = holder.closest('svg');
+                // A drawing shrinks its own type with itself.
+                const scale = drawing?.viewBox.baseVal.width ? drawing.getBoundingClientRect().width / drawing.viewBox.baseVal.width : 1;
+                if (texts.currentNode.data.trim() && holder.checkVisibility() && parseFloat(getComputedStyle(holder).fontSize) * scale < 13.5) {
+                    found.push(texts.currentNode.data.trim());
+                }
+            }
+            return found;
+        });
+        expect(tiny, `${view} small type`).toEqual([]);
+        await page.setViewportSize({ width: 1280, height: 800 });
+        await page.goto(view);
+        const long = await page.evaluate(() => [...document.querySelectorAll('main p, main li, main dd, main td')].flatMap((block) => [...block.childNodes].filter((node) => {
+            if (node.nodeType !== Node.TEXT_NODE || node.data.trim().length < 60) {
+                return false;
+            }
+            const range = document.createRange();
+            range.selectNodeContents(node);
+            const lines = range.getClientRects().length;
+            return lines > 0 && node.data.trim().length / lines > 90;
+        }).map((node) => node.data.trim())));
+        expect(long, `${view} long lines`).toEqual([]);
+    }
+});
+
 test('single letters lead about, unless they are switched off', async ({ page }) => {
     await signIn(page);
     await page.goto('/jobs/9');
