@@ -38,11 +38,8 @@ final readonly class LineDrawing
     /** Where what was made of it is written, from the middle of the box: right, down, and which end of the words stands there. */
     private const BESIDE = ['cap' => [56, 4, 'start'], 'spark' => [6, 44, 'start'], 'cylinder' => [-8, 68, 'end']];
 
-    /**
-     * @param list<LineNode>        $nodes
-     * @param array<string, string> $around thing => what was made of it, of all that sits on no element
-     */
-    private function __construct(public array $nodes, public array $around)
+    /** @param list<LineNode> $nodes */
+    private function __construct(public array $nodes)
     {
     }
 
@@ -50,14 +47,13 @@ final readonly class LineDrawing
      * @param non-empty-list<ElementState>             $states  in the order of the line
      * @param \Closure(Element): string                $address where touching an element leads
      * @param \Closure(Element): array<string, string> $things  of an element, with what was made of them, the last touched last
-     * @param array<string, string>                    $around  thing => what was made of it, of all that sits on no element
      */
-    public static function laidOut(array $states, \Closure $address, \Closure $things, array $around): self
+    public static function laidOut(array $states, \Closure $address, \Closure $things): self
     {
         return new self(array_map(static function (ElementState $state, int $index) use ($address, $things): LineNode {
             [$left, $top, $width, $height] = self::PLACES[$state->element->value];
 
             return new LineNode($state, $index + 1, $left, $top, $width, $height, $address($state->element), $things($state->element), self::BESIDE[$state->element->value] ?? [0, intdiv($height, 2) + 15, 'middle']);
-        }, $states, array_keys($states)), $around);
+        }, $states, array_keys($states)));
     }
 }

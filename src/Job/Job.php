@@ -67,7 +67,7 @@ class Job
     #[ORM\Column(length: 60)]
     private string $waitsFor = '';
 
-    /** @var array<string, array{tone: string, made: string}> the line in brief, by element */
+    /** @var array<string, array{tone: string, made: string}> the line in brief, by room */
     #[ORM\Column]
     private array $line = [];
 
@@ -157,13 +157,13 @@ class Job
         $this->waitsFor = $waitsFor ?? $progress->why ?? $progress->next() ?? '';
     }
 
-    /** @param array<string, array{tone: string, made: string}> $line in brief, by element */
+    /** @param array<string, array{tone: string, made: string}> $line in brief, by room */
     public function lineNow(array $line): void
     {
         $this->line = $line;
     }
 
-    /** @return array<string, array{tone: string, made: string}> in brief, by element; empty where nobody has worked it out yet */
+    /** @return array<string, array{tone: string, made: string}> in brief, by room; empty where nobody has worked it out yet */
     public function getLine(): array
     {
         return $this->line;

@@ -11,6 +11,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\TestCard\TestCards;
 use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Progress\LookBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -44,10 +45,11 @@ final class JobController extends AbstractController
     }
 
     #[Route('/line.svg', name: 'job_line', methods: ['GET'])]
-    public function line(Job $job): Response
+    public function line(Job $job, LineDrawer $lines, Assessor $assessor): Response
     {
+        $case = $this->recorder->open($job)->case();
         $response = $this->render('drawing/line.svg.twig', [
-            'drawing' => $this->pages->forRecord($this->recorder->open($job))->line,
+            'drawing' => $lines->draw($job, $case, $assessor->assess($case)->faults),
             'standalone' => true,
         ]);
         $response->headers->set('Content-Type', 'image/svg+xml');

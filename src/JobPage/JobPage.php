@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\JobPage;
 
-use AwakeShed\App\Drawing\LineDrawing;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Diagnosis\Assessment;
@@ -25,7 +24,6 @@ final readonly class JobPage
         public Job $job,
         public Record $record,
         public CaseFile $case,
-        public LineDrawing $line,
         public Assessment $assessment,
         public array $gates,
         public array $shut,

@@ -24,7 +24,6 @@ final readonly class JobPages
         private Gatekeeper $gatekeeper,
         private GateWalk $walk,
         private Assessor $assessor,
-        private LineDrawer $lines,
     ) {
     }
 
@@ -32,14 +31,12 @@ final readonly class JobPages
     {
         $case = $record->case();
         $school = Progression::schoolOf($case);
-        $assessment = $this->assessor->assess($case);
 
         return new JobPage(
             $record->job,
             $record,
             $case,
-            $this->lines->draw($record->job, $case, $assessment->faults),
-            $assessment,
+            $this->assessor->assess($case),
             $this->walk->walked($case),
             ShutActs::by($this->gatekeeper->closed($case, self::ACTS)),
             OilVerdict::onCase($case, $this->vocabulary, $this->gatekeeper),

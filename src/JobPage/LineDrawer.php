@@ -27,7 +27,6 @@ final readonly class LineDrawer
             $this->line->states($case, $suspects),
             fn (Element $element): string => $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $element->value]),
             fn (Element $element): array => $this->rooms->things($element->value, $case),
-            $this->rooms->things('machine', $case),
         );
     }
 }

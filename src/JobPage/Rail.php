@@ -9,6 +9,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementTone;
+use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Line\Stations;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Twig\Attribute\AsTwigFunction;
@@ -16,11 +17,11 @@ use Twig\Attribute\AsTwigFunction;
 /** The line as the way through a job: its stations, each with what is known of it and where its work is. */
 final readonly class Rail
 {
-    public function __construct(private Recorder $recorder, private Assessor $assessor, private Stations $stations, private UrlGeneratorInterface $addresses)
+    public function __construct(private Recorder $recorder, private Assessor $assessor, private Line $line, private Stations $stations, private UrlGeneratorInterface $addresses)
     {
     }
 
-    /** @return list<RailStation> in the order of the line */
+    /** @return list<RailStation> in the order of the line, then what is around it */
     #[AsTwigFunction('rail_of')]
     public function of(Job $job): array
     {
@@ -30,11 +31,10 @@ final readonly class Rail
             $line = $this->stations->of($case, $this->assessor->assess($case)->faults);
         }
 
-        return array_map(fn (Element $element): RailStation => new RailStation(
-            $element,
-            ElementTone::from($line[$element->value]['tone'] ?? ElementTone::NotLookedAt->value),
-            $line[$element->value]['made'] ?? '',
-            $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $element->value]),
-        ), Element::cases());
+        return array_map(function (string $room) use ($job, $line): RailStation {
+            $tone = null === Element::tryFrom($room) ? null : ElementTone::from($line[$room]['tone'] ?? ElementTone::NotLookedAt->value);
+
+            return new RailStation($room, $tone, $line[$room]['made'] ?? '', $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $room]));
+        }, array_keys($this->line->rooms));
     }
 }

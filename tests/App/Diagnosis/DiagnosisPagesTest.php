@@ -47,7 +47,7 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->browser->submit($page->filter('#test-needle-pressure')->selectButton('Leaks')->form());
         self::assertResponseRedirects('/jobs/'.$job->getId().'/line/needle');
         $page = $this->browser->followRedirect();
-        self::assertSelectorExists('.node.tone-bad');
+        self::assertSelectorExists('.rail .tone-bad [data-station="needle"]');
         self::assertSame('carb.needle_leaks', $page->filter('.suspects li')->first()->attr('data-fault'));
         self::assertSelectorTextContains('.saved', 'Leaks');
     }
@@ -80,6 +80,21 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->assertSays('This machine has nothing of the kind.');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/tests/look.moon');
         self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testARoomSaysHowItsElementIsAndWhy(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $vocabulary = self::service(Vocabulary::class);
+        $this->found($job, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('needle.pressure', 'leaks'), new Done($vocabulary->act('covers.off')));
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/line/needle');
+        self::assertSelectorTextContains('[data-known]', 'Bad: needle and seat under pressure, leaks.');
+        // What was made of a thing that sits on no element is said at the machine around the line, and in its rail.
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/line/machine');
+        self::assertSelectorTextContains('[data-known] [data-made]', 'off');
+        self::assertSelectorTextContains('[data-station="machine"] .known', 'off');
+        self::assertSelectorTextContains('[data-station="needle"] .known', 'bad');
     }
 
     public function testEveryFaultIsKnown(): void
