@@ -15,14 +15,14 @@
         for (const wait of document.querySelectorAll('[data-ready-at]')) {
             const left = Math.ceil((Date.parse(wait.dataset.readyAt) - Date.now()) / 1000);
             const time = wait.querySelector('.wait-time');
-            const wasUnderWay = time.textContent.includes(':') && !wait.classList.contains('is-over');
+            const comesOver = left <= 0 && wait.dataset.counts === 'yes';
             wait.classList.toggle('is-over', left <= 0);
-            if (left <= 0 && wasUnderWay && wait.dataset.counted) {
+            if (comesOver) {
                 // Whoever does not look at the bar hears it, or sees it on the tab.
                 document.getElementById('heard').textContent = `${wait.querySelector('span').textContent}: ${words.wordsReady}`;
                 document.title = `✓ ${document.title.replace(/^✓ /, '')}`;
             }
-            wait.dataset.counted = 'yes';
+            wait.dataset.counts = left > 0 ? 'yes' : 'no';
             time.textContent = left <= 0
                 ? words.wordsReady
                 : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;

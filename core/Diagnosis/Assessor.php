@@ -21,10 +21,12 @@ final readonly class Assessor
     private const LEAST_SHIFT = 0.02;
 
     private Suggestions $suggestions;
+    private SplitRules $splits;
 
     public function __construct(private FaultModel $model, Vocabulary $vocabulary, private Gatekeeper $gatekeeper)
     {
         $this->suggestions = new Suggestions($model, $vocabulary, Access::shipped($vocabulary));
+        $this->splits = SplitRules::shipped($model);
     }
 
     public function assess(CaseFile $case): Assessment
@@ -37,7 +39,7 @@ final readonly class Assessor
             $this->suggestions->rank($case, $beliefs, $blocked),
             $blocked,
             $this->contradictions($case),
-            Split::ofCase($this->model, $beliefs, $case),
+            $this->splits->split($beliefs, $case),
         );
     }
 

@@ -18,7 +18,7 @@ final readonly class Suspect
      * @param bool         $isBeside   whether it is to be mended, but keeps no engine from its work
      * @param bool         $isSeen     whether somebody has looked at the fault itself
      */
-    public function __construct(public string $fault, public float $probability, public float $usual, public float $prior, public array $because, public bool $isLookedAt = true, public bool $isBeside = false, public bool $isSeen = false)
+    public function __construct(public string $fault, public float $probability, public float $usual, public float $prior, public array $because, public bool $isLookedAt, public bool $isBeside, public bool $isSeen)
     {
     }
 

@@ -147,7 +147,7 @@ final readonly class Shorthand
             if (null === $entry['outcome'] || isset($entry['act'])) {
                 continue;
             }
-            $understood = array_values(array_filter($words, fn (string $word): bool => null !== $this->score([$word], $entry)));
+            $understood = array_values(array_filter($words, fn (string $word): bool => $this->fitsAny([$word], [...$entry['testWords'], ...$entry['outcomeWords']])));
             $score = [] === $understood ? null : $this->score($understood, $entry);
             // Something of the test and something of what it said: either alone fits too much.
             if (null !== $score && $this->fitsAny($words, $entry['testWords']) && $this->fitsAny($words, $entry['outcomeWords']) && \count($understood) >= self::LEAST_UNDERSTOOD * \count($words)) {

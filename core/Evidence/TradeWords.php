@@ -36,11 +36,10 @@ final readonly class TradeWords
         foreach ($data['alike'] as $said => $others) {
             $alike += array_fill_keys($others, $said);
         }
-        $none = new self([], $data['words'], $alike);
         $phrases = [];
         foreach ($data['phrases'] as ['say' => $say, 'means' => $means]) {
             foreach ($say as $phrase) {
-                $phrases[implode(' ', $none->key(explode(' ', $phrase)))] = $means;
+                $phrases[implode(' ', self::key(explode(' ', $phrase), $alike))] = $means;
             }
         }
 
@@ -59,7 +58,7 @@ final readonly class TradeWords
      */
     public function meant(array $words): array
     {
-        return $this->phrases[implode(' ', $this->key($words))] ?? [];
+        return $this->phrases[implode(' ', self::key($words, $this->alike))] ?? [];
     }
 
     /**
@@ -69,7 +68,7 @@ final readonly class TradeWords
      */
     public function within(array $words): array
     {
-        $typed = $this->key($words);
+        $typed = self::key($words, $this->alike);
         $found = [];
         foreach ($this->phrases as $phrase => $means) {
             $said = explode(' ', $phrase);
@@ -99,15 +98,16 @@ final readonly class TradeWords
     }
 
     /**
-     * @param list<string> $words
+     * @param list<string>          $words
+     * @param array<string, string> $alike
      *
      * @return list<string> those that tell something, as one would say them all, in the order of the alphabet
      */
-    private function key(array $words): array
+    private static function key(array $words, array $alike): array
     {
         // An apostrophe is left out by some, and typed by others.
         $words = self::telling(array_map(static fn (string $word): string => str_replace(["'", '’'], '', $word), $words));
-        $words = array_map(fn (string $word): string => (string) preg_replace([self::ENDING, self::DOUBLED], ['', '$1'], $this->alike[$word] ?? $word), $words);
+        $words = array_map(static fn (string $word): string => (string) preg_replace([self::ENDING, self::DOUBLED], ['', '$1'], $alike[$word] ?? $word), $words);
         sort($words);
 
         return $words;

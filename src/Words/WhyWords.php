@@ -65,7 +65,7 @@ final readonly class WhyWords
         }
         $facts = ucfirst(implode(', ', array_map($this->fact(...), $split->facts)));
         $named = array_map(fn (string $side): string => $this->catalogue->say('the %side% side (%percent% %)', [
-            '%side%' => $this->words->side($side), '%percent%' => self::percent($split->sides[$side]),
+            '%side%' => $this->words->side($side), '%percent%' => Words::percent($split->sides[$side]),
         ]), $split->named());
 
         return [] === $named
@@ -114,10 +114,5 @@ final readonly class WhyWords
             $times < 2 => $this->catalogue->say($logOdds > 0 ? 'a little likelier' : 'a little less likely'),
             default => $this->catalogue->say($logOdds > 0 ? '%times% times likelier' : '%times% times less likely', ['%times%' => $said]),
         };
-    }
-
-    private static function percent(float $probability): string
-    {
-        return $probability > 0.99 ? '> 99' : (string) round(100 * $probability);
     }
 }

@@ -91,8 +91,13 @@ final readonly class Words
             default => 'unlikely',
         };
 
-        // Rough odds never make a certainty.
-        return $this->catalogue->say($word).', '.$this->catalogue->say('%percent% %', ['%percent%' => $probability > 0.99 ? '> 99' : (string) round(100 * $probability)]);
+        return $this->catalogue->say($word).', '.$this->catalogue->say('%percent% %', ['%percent%' => self::percent($probability)]);
+    }
+
+    /** The figure of a probability, in whole per cent; rough odds never make a certainty. */
+    public static function percent(float $probability): string
+    {
+        return $probability > 0.99 ? '> 99' : (string) round(100 * $probability);
     }
 
     /** Why a hold closes what it closes, in a sentence. */
