@@ -250,10 +250,8 @@
 
     // What an address points at is not left folded away.
     const unfold = () => {
-        for (let folded = location.hash.length > 1 ? document.getElementById(location.hash.slice(1)) : null; folded; folded = folded.parentElement?.closest('details')) {
-            if (folded.matches('details')) {
-                folded.open = true;
-            }
+        for (let folded = document.getElementById(location.hash.slice(1))?.closest('details'); folded; folded = folded.parentElement.closest('details')) {
+            folded.open = true;
         }
     };
     unfold();
