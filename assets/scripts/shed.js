@@ -1,6 +1,6 @@
 /*
  * What the pages do beyond plain HTML: timers that tick, keys, and the jar whose layers can be dragged. What is kept over
- * a dead connection is in kept.js. Everything here only improves a page that works without it.
+ * a dead connection is in drafts.js and outbox.js. Everything here only improves a page that works without it.
  */
 (() => {
     'use strict';
@@ -239,7 +239,8 @@
     const arrive = (part) => {
         tick();
         bringBackWhatWasTyped();
-        window.kept.arrive(part);
+        window.outbox.arrive(part);
+        window.drafts.arrive(part);
         part.querySelectorAll('svg[data-jar]').forEach(bringJarToLife);
         part.querySelectorAll('svg[data-live]').forEach(bringLiveToLife);
         window.instruments.arrive(part);

@@ -11,7 +11,7 @@ use Symfony\Component\HttpKernel\Event\ResponseEvent;
 final class ResponseHeaders
 {
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' blob:; font-src 'self'; "
-        ."connect-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
+        ."connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
 
     #[AsEventListener]
     public function onResponse(ResponseEvent $event): void

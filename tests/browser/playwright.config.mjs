@@ -14,6 +14,7 @@ export default defineConfig({
         baseURL: process.env.SHED_ADDRESS,
         viewport: { width: 1280, height: 800 },
         locale: 'en-US',
+        serviceWorkers: 'block',
         actionTimeout: 8_000,
         launchOptions: {
             executablePath: '/usr/bin/chromium',

@@ -82,7 +82,7 @@ test('a connection that hangs is given up after ten seconds, and intake keeps ev
     await expect(page.getByText('Hanging thrower')).toHaveCount(1);
 });
 
-test('a picture on a dead line stays chosen and is sent when the line is back', async ({ page, context }) => {
+test('a picture on a dead line waits on the device and is sent when the line is back', async ({ page, context }) => {
     await signIn(page);
     const job = await takeIn(page, { label: 'Pictured-offline mower' });
     await page.goto(job);
@@ -90,9 +90,11 @@ test('a picture on a dead line stays chosen and is sent when the line is back', 
     await page.getByLabel('Add photos').setInputFiles({ name: 'mower.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64') });
     await context.setOffline(true);
     await page.getByRole('button', { name: 'Send' }).click();
-    await expect(page.locator('#offline')).toContainText('stay on this page');
+    await expect(page.locator('#offline')).toContainText('back: 1');
+    await expect(page.locator('#photos [data-not-sent]')).toContainText('mower.png');
     await context.setOffline(false);
-    await expect(page.locator('.photos img')).toHaveCount(1, { timeout: 20_000 });
+    await expect(page.locator('#offline')).toBeHidden({ timeout: 20_000 });
+    await expect(page.locator('.photos img')).toHaveCount(1);
 });
 
 test('who signs out leaves nothing on the device', async ({ page, context }) => {
