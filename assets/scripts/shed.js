@@ -236,7 +236,14 @@
         }
     });
 
+    // What was unfolded to tap in, again and again, stays unfolded when the next page comes; folded by hand, it stays folded.
+    const bringBackWhatStays = (part) => part.querySelectorAll('details[data-stays]').forEach((folds) => {
+        folds.open = sessionStorage.getItem(`stays-${folds.dataset.stays}`) === 'open';
+        folds.addEventListener('toggle', () => sessionStorage.setItem(`stays-${folds.dataset.stays}`, folds.open ? 'open' : ''));
+    });
+
     const arrive = (part) => {
+        bringBackWhatStays(part);
         tick();
         bringBackWhatWasTyped();
         window.outbox.arrive(part);

@@ -71,9 +71,9 @@ final class JarPartType extends AbstractType
     private function layers(FormBuilderInterface $builder): void
     {
         $builder
-            ->add('total', AmountType::class, self::volume('In the jar', 0, 5000) + ['usual' => self::millilitres(20, 500), 'help' => '50 to 100 mL from the lowest point is the usual sample.'])
-            ->add('height', AmountType::class, ['label' => 'It stands so high', 'measure' => Measure::JarHeight, 'possible' => new Interval(5, 500, LengthUnit::Millimetre), 'usual' => new Interval(20, 250, LengthUnit::Millimetre)])
-            ->add('lower', AmountType::class, self::volume('Of that, the lower layer', 0, 5000) + ['help' => 'Leave empty or 0 for one layer.'])
+            ->add('total', AmountType::class, self::volume('In the jar', 0, 5000) + ['usual' => self::millilitres(20, 500), 'help' => 'Usual: 50 to 100 mL.'])
+            ->add('height', AmountType::class, ['label' => 'Height', 'measure' => Measure::JarHeight, 'possible' => new Interval(5, 500, LengthUnit::Millimetre), 'usual' => new Interval(20, 250, LengthUnit::Millimetre)])
+            ->add('lower', AmountType::class, self::volume('Lower layer', 0, 5000) + ['help' => '0 for one layer.'])
             ->add('edge', ChipsType::class, ['label' => 'Between the layers'] + $this->choices->ofEnum(LayerEdge::class, 'edge'));
     }
 

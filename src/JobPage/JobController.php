@@ -9,10 +9,8 @@ use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Photo\PhotoRepository;
-use AwakeShed\App\TestCard\TestCards;
 use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\Core\Diagnosis\Assessor;
-use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Progress\LookBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
@@ -27,16 +25,12 @@ final class JobController extends AbstractController
     }
 
     #[Route('', name: 'job', methods: ['GET'])]
-    public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted, LookBack $lookBack, TestCards $cards, Vocabulary $vocabulary): Response
+    public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted, LookBack $lookBack): Response
     {
         $page = $this->pages->forRecord($this->recorder->open($job));
-        // A jar is read on a page of its own.
-        $next = str_starts_with($job->getWaitsFor(), 'jar.') ? '' : $job->getWaitsFor();
 
         return $this->render('job/job.html.twig', [
             'page' => $page,
-            'next_card' => isset($vocabulary->tests[$next]) ? $cards->lay($page->record, [$next])[0] ?? null : null,
-            'next_act' => isset($vocabulary->acts[$next]) ? $next : null,
             'left_behind' => \count($lookBack->left($page->case)),
             'photos' => $photos->ofJob($job),
             'waste' => $waste->ofJob($job),

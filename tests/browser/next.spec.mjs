@@ -26,7 +26,7 @@ const doNext = async (page, job) => {
         }
     }
     if (next === 'jar.tank') {
-        await page.getByText('No jar to draw, or the tank is done already').click();
+        await page.getByText('No jar to draw').click();
         await page.getByRole('button', { name: 'The tank is empty' }).click();
     } else {
         await control(page, next).first().click();
