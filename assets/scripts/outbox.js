@@ -59,7 +59,7 @@
 
     // --- What waits, in words, at its place
 
-    const isFormal = (name) => isToken(name) || /(^|\[)(request_key|based_on)\]?$|^back$|^gate$/.test(name);
+    const isFormal = (name) => isToken(name) || /(^|\[)(request_key|based_on)\]?$|^(back|gate|standing)$/.test(name);
     const textOf = (element) => (element?.textContent ?? '').replace(/\s+/g, ' ').trim();
     const nameOf = (field) => field.closest('[role="group"]')?.getAttribute('aria-label')
         ?? textOf(field.closest('fieldset')?.querySelector('legend'))

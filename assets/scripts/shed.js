@@ -11,6 +11,20 @@
 
     // --- Timers: they count against the server's moment of readiness and say when it has come.
 
+    // A short tone, made here: no file, and nothing that plays unasked.
+    const ring = () => {
+        const audio = new AudioContext();
+        const tone = audio.createOscillator();
+        const volume = audio.createGain();
+        tone.frequency.value = 660;
+        volume.gain.setValueAtTime(0.3, audio.currentTime);
+        volume.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 1.2);
+        tone.connect(volume).connect(audio.destination);
+        tone.start();
+        tone.stop(audio.currentTime + 1.2);
+        tone.onended = () => audio.close();
+    };
+
     const tick = () => {
         for (const wait of document.querySelectorAll('[data-ready-at]')) {
             const left = Math.ceil((Date.parse(wait.dataset.readyAt) - Date.now()) / 1000);
@@ -21,6 +35,9 @@
                 // Whoever does not look at the bar hears it, or sees it on the tab.
                 document.getElementById('heard').textContent = `${wait.querySelector('span').textContent}: ${words.wordsReady}`;
                 document.title = `✓ ${document.title.replace(/^✓ /, '')}`;
+                if (words.sound === 'on') {
+                    ring();
+                }
             }
             wait.dataset.counts = left > 0 ? 'yes' : 'no';
             time.textContent = left <= 0

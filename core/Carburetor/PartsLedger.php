@@ -25,7 +25,7 @@ final readonly class PartsLedger
     public const LONGEST = 80;
 
     /** What may be noted of a part. */
-    public const NOTES = ['orientation', 'hole', 'turns', 'bore', 'size'];
+    public const NOTES = ['orientation', 'hole', 'turns', 'bore', 'size', 'remark'];
 
     /**
      * @param array<int, Part>                                                         $parts   by place

@@ -8,6 +8,7 @@ use AwakeShed\Core\Table;
 use AwakeShed\Core\Units\ImpossibleAmount;
 
 /**
+ * @phpstan-type Several array{alone: list<string>, not_both: list<array{string, string}>}
  * @phpstan-type OnlyFor array{tests: list<string>, kinds?: list<string>, cycles?: list<string>, electric_start?: bool, cylinders?: int, feed?: string, chokes?: list<string>}
  *
  * The open vocabulary (data/vocabulary.json, a contract: ids grow, they are never renamed) and the shed's own
@@ -41,14 +42,14 @@ final readonly class Vocabulary
     {
         /** @var array{tests: list<array{id: string, stage: string, minutes: float|int, outcomes: list<string>|'number', after: list<string>, kinds?: list<string>, cycles?: list<string>}>, acts: list<array{id: string, thing: string, state: string, voids: list<string>, puts_right: list<string>, measured: list<string>, kinds?: list<string>}>, faults: list<array{id: string, name: string}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>} $open */
         $open = self::decode('vocabulary.json');
-        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<OnlyFor>, act_shows: array<string, array<string, string>>, ways_out: array<string, non-empty-list<string>>, mended_in_hand: list<string>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, after: list<array{tests: list<string>, looks: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>} $house */
+        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<OnlyFor>, act_shows: array<string, array<string, string>>, ways_out: array<string, non-empty-list<string>>, mended_in_hand: list<string>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, after: list<array{tests: list<string>, looks: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>, several: array{tests: array<string, Several>}} $house */
         $house = self::decode('house-rules.json');
 
         $tests = [];
         $onlyFor = $house['only_for'];
         foreach ($open['tests'] as $test) {
             $outcomes = 'number' === $test['outcomes'] ? null : $test['outcomes'];
-            $tests[$test['id']] = new TestDefinition($test['id'], $test['stage'], $test['minutes'], $outcomes, array_values(array_unique([...$test['after'], ...self::looksBefore($test['id'], $house['after'])])));
+            $tests[$test['id']] = new TestDefinition($test['id'], $test['stage'], $test['minutes'], $outcomes, array_values(array_unique([...$test['after'], ...self::looksBefore($test['id'], $house['after'])])), self::excludes($outcomes ?? [], $house['several']['tests'][$test['id']] ?? null));
             if (isset($test['kinds']) || isset($test['cycles'])) {
                 $onlyFor[] = ['tests' => [$test['id']]] + array_intersect_key($test, ['kinds' => true, 'cycles' => true]);
             }
@@ -98,6 +99,27 @@ final readonly class Vocabulary
             self::byTest($onlyFor),
             $house['schools'],
         );
+    }
+
+    /**
+     * @param list<string> $outcomes
+     * @param Several|null $rule
+     *
+     * @return array<string, list<string>>|null by outcome, those it does not stand beside
+     */
+    private static function excludes(array $outcomes, ?array $rule): ?array
+    {
+        if (null === $rule) {
+            return null;
+        }
+        $excludes = [];
+        foreach ($outcomes as $outcome) {
+            $others = array_values(array_diff($outcomes, [$outcome]));
+            $excludes[$outcome] = array_values(array_filter($others, static fn (string $other): bool => [] !== array_intersect([$outcome, $other], $rule['alone'])
+                || \in_array([$outcome, $other], $rule['not_both'], true) || \in_array([$other, $outcome], $rule['not_both'], true)));
+        }
+
+        return $excludes;
     }
 
     /** @return array{float, float} the least and the most a test that takes a number may show, in its unit */

@@ -56,8 +56,13 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
     #[ORM\Column(enumType: Look::class, length: 20)]
     private Look $look = Look::Device;
 
-    #[ORM\Column(enumType: Keys::class, length: 20)]
-    private Keys $letterKeys = Keys::On;
+    /** Whether single letters lead about, outside links and fields; a voice or a slip of the hand may type them unmeant. */
+    #[ORM\Column(enumType: OnOff::class, length: 20)]
+    private OnOff $letterKeys = OnOff::On;
+
+    /** Whether a wait that is over is heard as well. */
+    #[ORM\Column(enumType: OnOff::class, length: 20)]
+    private OnOff $timerSound = OnOff::Off;
 
     /** @var list<float> the cleaning wires they own, mm */
     #[ORM\Column]
@@ -160,7 +165,7 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
         $this->look = $look;
     }
 
-    public function goByLetters(Keys $letterKeys): void
+    public function goByLetters(OnOff $letterKeys): void
     {
         $this->letterKeys = $letterKeys;
     }
@@ -228,7 +233,17 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
         return $this->look;
     }
 
-    public function getLetterKeys(): Keys
+    public function hearTimers(OnOff $timerSound): void
+    {
+        $this->timerSound = $timerSound;
+    }
+
+    public function getTimerSound(): OnOff
+    {
+        return $this->timerSound;
+    }
+
+    public function getLetterKeys(): OnOff
     {
         return $this->letterKeys;
     }

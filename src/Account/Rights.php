@@ -21,11 +21,11 @@ enum Rights: string
     public static function ofChanges(): array
     {
         return array_fill_keys([
-            'take_in', 'job_machine', 'job_spec_choose', 'finding', 'short', 'act', 'deed', 'job_waits_on', 'look_back_say', 'job_calc_save', 'fuel_read', 'fuel_new_jar', 'fuel_settle', 'photo_add', 'waste_add',
+            'take_in', 'job_machine', 'job_spec_choose', 'finding', 'short', 'act', 'deed', 'job_waits_on', 'job_with', 'look_back_say', 'note', 'job_calc_save', 'fuel_read', 'fuel_new_jar', 'fuel_settle', 'photo_add', 'waste_add',
             'trace_import', 'job_trace_import', 'trace_listen', 'job_trace_listen', 'trace_record', 'job_trace_record', 'trace_file', 'carburetor_move', 'carburetor_bath', 'job_parts_want', 'part_becomes',
             'me', 'my_sessions', 'own_password', 'second_factor', 'sign_out',
         ], self::Everybody) + array_fill_keys([
-            'entry_correct', 'entry_undo', 'photo_remove', 'waste_take_back', 'wait_minutes', 'wait_end', 'trace_wait', 'trace_stop',
+            'entry_correct', 'entry_undo', 'photo_remove', 'photo_caption', 'waste_take_back', 'wait_minutes', 'wait_end', 'trace_wait', 'trace_stop',
         ], self::Own) + array_fill_keys([
             'put_right', 'ask_past', 'job_hand_back', 'case_import', 'fuel_school', 'job_schools_choose', 'carburetor_template', 'spec_new', 'spec_page', 'spec_import', 'waste_can', 'waste_can_empty', 'waste_rule', 'oil_new', 'oil_move',
         ], self::Technician) + array_fill_keys([

@@ -83,7 +83,7 @@ final class SettingsController extends AbstractController
     }
 
     /**
-     * @param FormInterface<array{units: UnitSystem, look: Look, letterKeys: Keys, wires: list<Length>}> $form
+     * @param FormInterface<array{units: UnitSystem, look: Look, letterKeys: OnOff, timerSound: OnOff, wires: list<Length>}> $form
      *
      * @throws ChangedSince when the same person saved something else on another device
      */
@@ -96,13 +96,14 @@ final class SettingsController extends AbstractController
             $this->sideBySide->demandUnchanged($form, $this->createForm(PreferencesType::class, $chosen), $this->createForm(PreferencesType::class, self::preferences($member)));
             $member->prefer($chosen['units'], $chosen['look']);
             $member->goByLetters($chosen['letterKeys']);
+            $member->hearTimers($chosen['timerSound']);
             $member->ownWires($chosen['wires']);
         });
     }
 
-    /** @return array{units: UnitSystem, look: Look, letterKeys: Keys, wires: list<Length>} */
+    /** @return array{units: UnitSystem, look: Look, letterKeys: OnOff, timerSound: OnOff, wires: list<Length>} */
     private static function preferences(Member $member): array
     {
-        return ['units' => $member->getUnits(), 'look' => $member->getLook(), 'letterKeys' => $member->getLetterKeys(), 'wires' => $member->getWires()];
+        return ['units' => $member->getUnits(), 'look' => $member->getLook(), 'letterKeys' => $member->getLetterKeys(), 'timerSound' => $member->getTimerSound(), 'wires' => $member->getWires()];
     }
 }

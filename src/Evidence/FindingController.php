@@ -33,7 +33,8 @@ final class FindingController extends AbstractController
     public function record(Job $job, Request $request, #[CurrentUser] Member $member): Response
     {
         $key = $this->button->check($request);
-        $this->recorder->observe($job, $member, $key, [$this->finding($request)]);
+        // Of a look of which several answers hold, the page says which stood when it was tapped: one more joins them.
+        $this->recorder->observe($job, $member, $key, [$this->finding($request, $this->button->text($request, 'standing'))]);
 
         return $this->saved($job, $request);
     }
@@ -53,7 +54,7 @@ final class FindingController extends AbstractController
     public function correct(Entry $entry, Request $request, #[CurrentUser] Member $member): Response
     {
         $key = $this->button->check($request);
-        $corrected = $this->finding($request);
+        $corrected = $this->finding($request, $this->button->text($request, 'standing'));
         $this->recorder->correct($entry, $member, $key, $entry->sayingInstead($corrected) ?? throw UnknownWord::test($corrected->test));
 
         return $this->saved($entry->job, $request);
@@ -73,12 +74,14 @@ final class FindingController extends AbstractController
      * @throws UnknownWord                            when the test is none of the vocabulary's
      * @throws \AwakeShed\Core\Units\UnreadableAmount when it takes a number and this is none
      */
-    private function finding(Request $request): Finding
+    private function finding(Request $request, string $standing): Finding
     {
         $test = $this->vocabulary->test($this->button->text($request, 'test'));
         $outcome = $this->button->text($request, 'outcome');
 
-        return $test->takesNumber() ? Finding::number($test->id, DecimalText::parse($outcome, ...$this->vocabulary->bounds($test))) : Finding::observed($test->id, $outcome);
+        return $test->takesNumber()
+            ? Finding::number($test->id, DecimalText::parse($outcome, ...$this->vocabulary->bounds($test)))
+            : Finding::observed($test->id, ...$test->afterTap('' === $standing ? [] : explode(' ', $standing), $outcome));
     }
 
     private function saved(Job $job, Request $request): Response

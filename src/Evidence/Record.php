@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Evidence\Content\BenchMove;
+use AwakeShed\App\Evidence\Content\ContentKind;
 use AwakeShed\App\Evidence\Content\GonePast;
 use AwakeShed\App\Evidence\Content\JarRead;
+use AwakeShed\App\Evidence\Content\Noted;
 use AwakeShed\App\Evidence\Content\StepDone;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Carburetor\BenchActs;
@@ -31,6 +33,9 @@ final class Record
     private ?array $standing = null;
 
     private ?CaseFile $case = null;
+
+    /** @var array<string, list<Entry>>|null */
+    private ?array $notes = null;
 
     /** @var array<int, list<Finding|PutRight|Done>>|null */
     private ?array $told = null;
@@ -191,6 +196,29 @@ final class Record
         }
 
         return $smell;
+    }
+
+    /** @return list<Entry> the lines written beside a test, a step or the job, oldest first */
+    public function notesOn(string $about): array
+    {
+        return $this->notes()[$about] ?? [];
+    }
+
+    /** @return array<string, list<Entry>> by what they are about */
+    private function notes(): array
+    {
+        if (null !== $this->notes) {
+            return $this->notes;
+        }
+        $this->notes = [];
+        foreach ($this->counting() as $entry) {
+            $content = ContentKind::Noted === $entry->contentKind ? $entry->content() : null;
+            if ($content instanceof Noted) {
+                $this->notes[$content->about][] = $entry;
+            }
+        }
+
+        return $this->notes;
     }
 
     /** The entry whose finding of this test stands. */

@@ -9,6 +9,7 @@ use AwakeShed\App\Evidence\Content\BenchMove;
 use AwakeShed\App\Evidence\Content\Content;
 use AwakeShed\App\Evidence\Content\GonePast;
 use AwakeShed\App\Evidence\Content\JarRead;
+use AwakeShed\App\Evidence\Content\Noted;
 use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\Content\Rewritten;
 use AwakeShed\App\Evidence\Content\StepDone;
@@ -98,6 +99,16 @@ final readonly class Recorder
     public function goOnPast(Job $job, Member $by, RequestKey $key, Ask $ask, string $reason): void
     {
         $this->change($job, $by, $key, fn (): NewEntry => NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new GonePast($ask, $reason)));
+    }
+
+    /**
+     * Records a line somebody wrote.
+     *
+     * @throws ClosedJob
+     */
+    public function note(Job $job, Member $by, RequestKey $key, Noted $note): void
+    {
+        $this->change($job, $by, $key, fn (): NewEntry => NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, $note));
     }
 
     /**

@@ -17,6 +17,7 @@ use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\School\Schools;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarSample;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -32,6 +33,7 @@ final readonly class Intake
         private PhotoStore $photos,
         private ClockInterface $clock,
         private Schools $schools,
+        private Vocabulary $vocabulary,
     ) {
     }
 
@@ -48,7 +50,7 @@ final readonly class Intake
             $job->wantedFor($input->wantedBy, (string) $input->remarks);
             $job->followOnly($this->schools->chosen());
             $this->photos->add($job, $by, array_values(array_map(static fn (UploadedFile $photo): string => $photo->getPathname(), $input->photos)));
-            $claims = $input->claims();
+            $claims = $input->claims($this->vocabulary);
 
             return [] === $claims ? [] : [NewEntry::observation($job, $by, $this->clock->now(), Source::Intake, new Observed($claims))];
         });

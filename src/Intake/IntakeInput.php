@@ -12,6 +12,7 @@ use AwakeShed\Core\Evidence\Feed;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
@@ -66,7 +67,7 @@ final class IntakeInput
 
     public ?CalendarSpan $idle = null;
 
-    /** @var array<string, string|null> claim test => outcome id */
+    /** @var array<string, string|list<string>|null> claim test => outcome id, or those that hold at once */
     public array $claims = [];
 
     /** @var list<UploadedFile> */
@@ -124,12 +125,14 @@ final class IntakeInput
     }
 
     /** @return list<Finding> what the owner says */
-    public function claims(): array
+    public function claims(Vocabulary $vocabulary): array
     {
         $findings = null === $this->idle ? [] : [Finding::number('claim.idle_months', round($this->idle->inMonths(), 2))];
-        foreach ($this->claims as $test => $outcome) {
-            if (null !== $outcome) {
-                $findings[] = Finding::observed($test, $outcome);
+        foreach ($this->claims as $test => $said) {
+            // What does not hold beside what is said after it gives way.
+            $outcomes = array_reduce((array) $said, $vocabulary->test($test)->afterTap(...), []);
+            if ([] !== $outcomes) {
+                $findings[] = Finding::observed($test, ...$outcomes);
             }
         }
 

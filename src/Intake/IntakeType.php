@@ -90,6 +90,7 @@ final class IntakeType extends AbstractType
                 'label' => $this->words->test($test),
                 'translation_domain' => false,
                 'property_path' => '['.$test.']',
+                'multiple' => $this->words->takesSeveral($test),
             ] + $this->choices->ofTest($test));
         }
         $builder

@@ -81,6 +81,10 @@ class Job
     #[ORM\Column(enumType: WaitsOn::class, length: 20, nullable: true)]
     private ?WaitsOn $waitsOn = null;
 
+    /** In whose hands it is; nobody's when null. */
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: true)]
+    private ?Member $withWhom = null;
+
     /** Why it went home as it was. */
     #[ORM\Column(length: 500)]
     private string $handBackReason = '';
@@ -115,6 +119,17 @@ class Job
         $this->due = $this->wantedBy ?? new \DateTimeImmutable(self::NO_DAY);
         $this->kind = $this->machine->getKind();
         $this->searchText = mb_strtolower($this->machine->getLabel().' · '.$this->machine->getOwnerName());
+    }
+
+    /** Somebody takes it on, or lays it down. */
+    public function goesTo(?Member $member): void
+    {
+        $this->withWhom = $member;
+    }
+
+    public function getWithWhom(): ?Member
+    {
+        return $this->withWhom;
     }
 
     public function isForShow(): void

@@ -14,6 +14,9 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Entity(repositoryClass: PhotoRepository::class)]
 class Photo implements RecordedBy
 {
+    /** Characters. */
+    public const LONGEST_CAPTION = 200;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
@@ -33,6 +36,9 @@ class Photo implements RecordedBy
 
     #[ORM\Column]
     private int $height;
+
+    #[ORM\Column(length: self::LONGEST_CAPTION)]
+    private string $caption = '';
 
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
     private Member $by;
@@ -81,6 +87,16 @@ class Photo implements RecordedBy
     public function getGate(): ?string
     {
         return $this->gate;
+    }
+
+    public function captioned(string $caption): void
+    {
+        $this->caption = mb_substr(trim($caption), 0, self::LONGEST_CAPTION);
+    }
+
+    public function getCaption(): string
+    {
+        return $this->caption;
     }
 
     public function getFile(): string

@@ -80,6 +80,21 @@ final class PhotoController extends AbstractController
         return $this->redirectToRoute('job', ['job' => $photo->getJob()->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER);
     }
 
+    #[Route('/photos/{id}/caption', name: 'photo_caption', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
+    #[IsGranted(OwnVoter::MEND, 'photo')]
+    public function caption(#[MapEntity] Photo $photo, Request $request, ButtonForm $button, JobWriter $writer, #[CurrentUser] Member $member): Response
+    {
+        $caption = $button->text($request, 'caption');
+        $writer->write($photo->getJob(), $member, $button->check($request), static function () use ($photo, $caption): null {
+            $photo->captioned($caption);
+
+            return null;
+        });
+        $this->addFlash('said', 'Saved.');
+
+        return $this->redirectToRoute('job', ['job' => $photo->getJob()->getId(), '_fragment' => 'photos'], Response::HTTP_SEE_OTHER);
+    }
+
     #[Route('/photos/{id}/{size}.jpg', name: 'photo', requirements: ['id' => Address::NUMBER], methods: ['GET'])]
     public function show(#[MapEntity] Photo $photo, PhotoSize $size, PhotoStore $store): Response
     {

@@ -41,10 +41,11 @@ final readonly class ShedList
         /** @var list<ShedRow> $rows */
         $rows = $this->jobs->createQueryBuilder('job')
             ->select(\sprintf(
-                'NEW %s(job.id, machine.kind, machine.label, machine.ownerName, job.wantedBy, job.takenInAt, job.stand, job.waitsFor, job.handedBackAt)',
+                'NEW %s(job.id, machine.kind, machine.label, machine.ownerName, job.wantedBy, job.takenInAt, job.stand, job.waitsFor, job.handedBackAt, withWhom.name)',
                 ShedRow::class,
             ))
             ->innerJoin('job.machine', 'machine')
+            ->leftJoin('job.withWhom', 'withWhom')
             ->where('job.id IN (:ids)')->setParameter('ids', $ids)
             ->getQuery()->getResult();
         $places = array_flip($ids);

@@ -20,6 +20,7 @@ final readonly class ShedRow
         public Progress $stand,
         public string $waitsFor,
         public ?\DateTimeImmutable $handedBackAt,
+        public ?string $withWhom,
     ) {
     }
 

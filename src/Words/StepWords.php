@@ -6,6 +6,7 @@ namespace AwakeShed\App\Words;
 
 use AwakeShed\App\Unit\ActFigures;
 use AwakeShed\Core\Stage\Act;
+use AwakeShed\Core\Stage\ImpossibleAct;
 use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Core\Stage\Step;
 use AwakeShed\Core\Stage\StepState;
@@ -74,6 +75,16 @@ final readonly class StepWords
     public function closing(string $why): string
     {
         return $this->word('closing.'.$why) ?? Catalogue::spelledOut($why);
+    }
+
+    /** What a note is about: a step of the work, or else a test. */
+    public function about(string $id): string
+    {
+        try {
+            return $this->stepNamed($id);
+        } catch (ImpossibleAct) {
+            return $this->words->test($id);
+        }
     }
 
     private function stepNamed(string $id): string

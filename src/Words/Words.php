@@ -55,6 +55,12 @@ final readonly class Words
         return $this->vocabulary->test($test)->outcomes ?? [];
     }
 
+    /** Whether more than one answer of a test may hold at once. */
+    public function takesSeveral(string $test): bool
+    {
+        return $this->vocabulary->test($test)->takesSeveral();
+    }
+
     public function fault(string $id): string
     {
         return $this->trade('fault.'.$id) ?? $this->vocabulary->faults[$id] ?? Catalogue::spelledOut($id);

@@ -15,6 +15,7 @@ use AwakeShed\Core\Evidence\EventFormat;
  * @phpstan-import-type StepArray from StepDone
  * @phpstan-import-type BenchArray from BenchMove
  * @phpstan-import-type GonePastArray from GonePast
+ * @phpstan-import-type NotedArray from Noted
  */
 enum ContentKind: string
 {
@@ -24,6 +25,7 @@ enum ContentKind: string
     case StepDone = 'step';
     case BenchMove = 'move';
     case GonePast = 'gone_past';
+    case Noted = 'noted';
 
     /** Of a withdrawal: what it says is that its target is taken back. */
     // no break
@@ -51,6 +53,9 @@ enum ContentKind: string
             case self::GonePast:
                 /** @var GonePastArray $stored */
                 return GonePast::fromArray($stored);
+            case self::Noted:
+                /** @var NotedArray $stored */
+                return Noted::fromArray($stored);
             case self::Nothing:
                 return new Nothing();
         }

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Migrations;
+
+use Doctrine\DBAL\Schema\Schema;
+use Doctrine\Migrations\AbstractMigration;
+
+/** Photos have captions, a job is in somebody's hands, and a timer may be heard. */
+final class Version20261126020000 extends AbstractMigration
+{
+    public function getDescription(): string
+    {
+        return 'Captions of photos, who has a machine, the sound of a timer';
+    }
+
+    public function up(Schema $schema): void
+    {
+        $this->addSql("ALTER TABLE photo ADD caption VARCHAR(200) NOT NULL DEFAULT ''");
+        $this->addSql('ALTER TABLE photo ALTER caption DROP DEFAULT');
+        $this->addSql('ALTER TABLE job ADD with_whom_id INT DEFAULT NULL');
+        $this->addSql('ALTER TABLE job ADD CONSTRAINT FK_FBD8E0F8C7B7E0A2 FOREIGN KEY (with_whom_id) REFERENCES member (id)');
+        $this->addSql('CREATE INDEX IDX_FBD8E0F8C7B7E0A2 ON job (with_whom_id)');
+        $this->addSql("ALTER TABLE member ADD timer_sound VARCHAR(20) NOT NULL DEFAULT 'off'");
+        $this->addSql('ALTER TABLE member ALTER timer_sound DROP DEFAULT');
+    }
+
+    public function down(Schema $schema): void
+    {
+        $this->addSql('ALTER TABLE photo DROP caption');
+        $this->addSql('ALTER TABLE job DROP FOREIGN KEY FK_FBD8E0F8C7B7E0A2');
+        $this->addSql('DROP INDEX IDX_FBD8E0F8C7B7E0A2 ON job');
+        $this->addSql('ALTER TABLE job DROP with_whom_id');
+        $this->addSql('ALTER TABLE member DROP timer_sound');
+    }
+}
