@@ -24,6 +24,11 @@ final class Version20261126020000 extends AbstractMigration
         $this->addSql('CREATE INDEX IDX_FBD8E0F8C7B7E0A2 ON job (with_whom_id)');
         $this->addSql("ALTER TABLE member ADD timer_sound VARCHAR(20) NOT NULL DEFAULT 'off'");
         $this->addSql('ALTER TABLE member ALTER timer_sound DROP DEFAULT');
+        $this->addSql('ALTER TABLE trace ADD is_simulated TINYINT(1) NOT NULL DEFAULT 0');
+        $this->addSql('ALTER TABLE trace ALTER is_simulated DROP DEFAULT');
+        $this->addSql('ALTER TABLE shop ADD uses_stand_ins TINYINT(1) NOT NULL DEFAULT 0');
+        $this->addSql('UPDATE shop SET uses_stand_ins = is_demo');
+        $this->addSql('ALTER TABLE shop ALTER uses_stand_ins DROP DEFAULT');
     }
 
     public function down(Schema $schema): void
@@ -33,5 +38,7 @@ final class Version20261126020000 extends AbstractMigration
         $this->addSql('DROP INDEX IDX_FBD8E0F8C7B7E0A2 ON job');
         $this->addSql('ALTER TABLE job DROP with_whom_id');
         $this->addSql('ALTER TABLE member DROP timer_sound');
+        $this->addSql('ALTER TABLE trace DROP is_simulated');
+        $this->addSql('ALTER TABLE shop DROP uses_stand_ins');
     }
 }

@@ -235,6 +235,12 @@
         document.addEventListener('htmx:beforeSwap', stop, { once: true });
     };
 
+    document.addEventListener('click', (event) => {
+        if (event.target.closest('[data-print]')) {
+            window.print();
+        }
+    });
+
     // --- Keys: few, and only while no field has the cursor.
 
     document.addEventListener('keydown', (event) => {

@@ -28,6 +28,10 @@ class Shop
     #[ORM\Column(enumType: UnitSystem::class, length: 20)]
     private UnitSystem $units;
 
+    /** Whether what the stand-ins for weather, gauge and sound say may be used as if it were so. */
+    #[ORM\Column]
+    private bool $usesStandIns;
+
     #[ORM\Column]
     private bool $isDemo;
 
@@ -37,6 +41,8 @@ class Shop
     public function __construct(string $name, string $place, UnitSystem $units, bool $isDemo, \DateTimeImmutable $openedAt)
     {
         $this->call($name, $place, $units);
+        // In a shed of one's own nothing made up is taken for a fact before somebody says so.
+        $this->usesStandIns = $isDemo;
         $this->isDemo = $isDemo;
         $this->openedAt = $openedAt;
     }
@@ -46,6 +52,16 @@ class Shop
         $this->name = mb_substr(trim($name), 0, self::LONGEST);
         $this->place = mb_substr(trim($place), 0, self::LONGEST);
         $this->units = $units;
+    }
+
+    public function useStandIns(bool $usesStandIns): void
+    {
+        $this->usesStandIns = $usesStandIns;
+    }
+
+    public function usesStandIns(): bool
+    {
+        return $this->usesStandIns;
     }
 
     public function getId(): int

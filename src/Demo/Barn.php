@@ -281,7 +281,7 @@ final class Barn
         $unit = $scenario->kind()->units()[0];
         $times = array_map(static fn (int $reading): float => $reading / 20, range(0, (int) (20 * $scenario->duration())));
         $values = array_map(static fn (float $time): float => $unit->toSi($scenario->at($time)), $times);
-        $this->entities->persist(Trace::imported($scenario->kind(), $job, $scenario->value, $by, $at, Series::fromSamples($times, $values)));
+        $this->entities->persist(Trace::imported($scenario->kind(), $job, $scenario->value, $by, $at, Series::fromSamples($times, $values), isSimulated: true));
     }
 
     /** A drawn stand-in for a photo: no real machine is shown. */

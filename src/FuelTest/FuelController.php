@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\FuelTest;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Device\Weather\Weather;
 use AwakeShed\App\Evidence\Author;
 use AwakeShed\App\Evidence\Record;
@@ -57,6 +58,7 @@ final class FuelController extends AbstractController
         private readonly Recorder $recorder,
         private readonly FormFactoryInterface $forms,
         private readonly Weather $weather,
+        private readonly Shops $shops,
         private readonly ClockInterface $clock,
         private readonly Words $words,
         private readonly TranslatorInterface $translator,
@@ -209,7 +211,7 @@ final class FuelController extends AbstractController
             $input->total = Volume::millilitres((float) $brought->getString('total_ml'));
             $input->lower = Volume::millilitres((float) $brought->getString('lower_ml'));
         }
-        if ($input instanceof TankInput) {
+        if ($input instanceof TankInput && $this->shops->usesStandIns()) {
             $now = $this->clock->now();
             $input->now ??= $this->quantities->rounded($this->weather->at($now), Measure::AirTemperature);
             $input->tonight ??= $this->quantities->rounded($this->weather->lowAfter($now), Measure::AirTemperature);

@@ -134,7 +134,7 @@ final class JarPartType extends AbstractType
         $builder
             ->add('volume', AmountType::class, ['label' => 'Fuel in the tank', 'measure' => Measure::TankVolume, 'possible' => self::millilitres(1, 200_000), 'usual' => self::millilitres(50, 30_000)])
             ->add('now', AmountType::class, self::temperature('Fuel temperature now', -20, 40))
-            ->add('tonight', AmountType::class, self::temperature('Tonight\'s low', -20, 40) + ['help' => 'Filled in from the forecast; type over it where you know better.']);
+            ->add('tonight', AmountType::class, self::temperature('Tonight\'s low', -20, 40));
     }
 
     /** @return array<string, mixed> */

@@ -50,7 +50,7 @@ final readonly class Intake
             $job->wantedFor($input->wantedBy, (string) $input->remarks);
             $job->followOnly($this->schools->chosen());
             $this->photos->add($job, $by, array_values(array_map(static fn (UploadedFile $photo): string => $photo->getPathname(), $input->photos)));
-            $claims = $input->claims($this->vocabulary);
+            $claims = $input->whatTheOwnerSays($this->vocabulary);
 
             return [] === $claims ? [] : [NewEntry::observation($job, $by, $this->clock->now(), Source::Intake, new Observed($claims))];
         });

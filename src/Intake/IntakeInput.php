@@ -125,7 +125,7 @@ final class IntakeInput
     }
 
     /** @return list<Finding> what the owner says */
-    public function claims(Vocabulary $vocabulary): array
+    public function whatTheOwnerSays(Vocabulary $vocabulary): array
     {
         $findings = null === $this->idle ? [] : [Finding::number('claim.idle_months', round($this->idle->inMonths(), 2))];
         foreach ($this->claims as $test => $said) {

@@ -52,6 +52,13 @@ final class JobController extends AbstractController
         return $response;
     }
 
+    /** A tag to hang on the machine: its number large enough to be read across the barn. */
+    #[Route('/tag', name: 'job_tag', methods: ['GET'])]
+    public function tag(Job $job): Response
+    {
+        return $this->render('job/tag.html.twig', ['job' => $job]);
+    }
+
     #[Route('/history', name: 'job_history', methods: ['GET'])]
     public function history(Job $job): Response
     {

@@ -32,6 +32,30 @@ final readonly class CsvText
         return $lines;
     }
 
+    /**
+     * Rows of a file from elsewhere: the first line names the columns, commas or semicolons part the cells.
+     *
+     * @return array{list<string>, iterable<int, array<string, string>>} the columns in lower case; the cells, trimmed, by line
+     */
+    public static function read(string $text): array
+    {
+        $file = new \SplTempFileObject();
+        $file->fwrite(mb_scrub(ltrim($text, "\xEF\xBB\xBF \t\r\n")));
+        $file->rewind();
+        $separator = 1 === preg_match('/\A[^\n]*;/', $text) ? ';' : ',';
+        $header = $file->fgetcsv($separator, escape: '');
+        $columns = array_map(static fn (mixed $name): string => \is_string($name) ? strtolower(trim($name)) : '', \is_array($header) ? array_values($header) : []);
+        $rows = (static function () use ($file, $separator, $columns): iterable {
+            for ($line = 2; !$file->eof() && false !== $cells = $file->fgetcsv($separator, escape: ''); ++$line) {
+                if ([null] !== $cells) {
+                    yield $line => array_combine($columns, array_map(static fn (int $index): string => \is_string($cells[$index] ?? null) ? trim($cells[$index]) : '', array_keys($columns)));
+                }
+            }
+        })();
+
+        return [$columns, $rows];
+    }
+
     /** A cell that begins like a formula would be run by a spreadsheet. */
     private static function harmless(string $cell): string
     {

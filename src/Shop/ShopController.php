@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Shop;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\OnOff;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\Shops;
@@ -46,11 +47,12 @@ final class ShopController extends AbstractController
                 $this->once->run(RequestKeyExtension::keyOf($form, $request), $owner->getId(), function () use ($shop, $form, $owner): null {
                     $this->entities->lock($shop, LockMode::PESSIMISTIC_WRITE);
                     $this->entities->refresh($shop);
-                    /** @var array{name: string, place: string|null, units: UnitSystem} $said */
+                    /** @var array{name: string, place: string|null, units: UnitSystem, standIns: OnOff} $said */
                     $said = $form->getData();
                     $before = self::said($shop);
                     $this->sideBySide->demandUnchanged($form, $this->createForm(ShopType::class, $said), $this->createForm(ShopType::class, $before));
                     $shop->call($said['name'], (string) $said['place'], $said['units']);
+                    $shop->useStandIns(OnOff::On === $said['standIns']);
                     $this->trail->change($owner->getId(), Deed::ShedChanged, $shop->getName(), $before, self::said($shop));
 
                     return null;
@@ -101,9 +103,9 @@ final class ShopController extends AbstractController
         return $response;
     }
 
-    /** @return array{name: string, place: string, units: UnitSystem} */
+    /** @return array{name: string, place: string, units: UnitSystem, standIns: OnOff} */
     private static function said(Shop $shop): array
     {
-        return ['name' => $shop->getName(), 'place' => $shop->getPlace(), 'units' => $shop->getUnits()];
+        return ['name' => $shop->getName(), 'place' => $shop->getPlace(), 'units' => $shop->getUnits(), 'standIns' => $shop->usesStandIns() ? OnOff::On : OnOff::Off];
     }
 }

@@ -92,26 +92,14 @@ final readonly class SpecBookFile
      */
     private function rowsOfCsv(string $text): array
     {
-        $file = new \SplTempFileObject();
-        $file->fwrite($text);
-        $file->rewind();
-        $separator = 1 === preg_match('/\A[^\n]*;/', $text) ? ';' : ',';
-        $header = $file->fgetcsv($separator, escape: '');
-        $columns = array_map(static fn (mixed $name): string => \is_string($name) ? strtolower(trim($name)) : '', \is_array($header) ? $header : []);
+        [$columns, $read] = CsvText::read($text);
         if ([] !== array_diff(['page', 'figure', 'amount'], $columns)) {
             throw new UnreadableSpecs([new SpecProblem('1', $this->translator->trans('The first line names the columns: %columns%.', ['%columns%' => implode(', ', self::COLUMNS)]))]);
         }
         $rows = [];
-        for ($line = 2; !$file->eof() && false !== $cells = $file->fgetcsv($separator, escape: ''); ++$line) {
-            if ([null] === $cells) {
-                continue;
-            }
+        foreach ($read as $line => $row) {
             if (\count($rows) >= self::MOST_ROWS) {
                 throw new UnreadableSpecs([new SpecProblem((string) $line, $this->translator->trans('A spec book has at most %most% rows.', ['%most%' => self::MOST_ROWS]))]);
-            }
-            $row = [];
-            foreach ($columns as $index => $column) {
-                $row[$column] = \is_string($cells[$index] ?? null) ? trim($cells[$index]) : '';
             }
             $rows[$line] = $row;
         }

@@ -83,7 +83,7 @@ final class ListenController extends AbstractController
             '%speed%' => $this->quantities->show($heard->readings[0]->speed, Measure::GovernedSpeed),
             '%error%' => $this->quantities->show(ShaftSpeed::of($heard->error() * $heard->readings[0]->speed->in(SpeedUnit::Rpm), SpeedUnit::Rpm), Measure::GovernedSpeed),
         ]));
-        $trace = $this->keeper->import(TraceKind::Speed, $job, $key, $member, TraceKeeper::BY_SOUND, $heard->readings[0]->speeds);
+        $trace = $this->keeper->import(TraceKind::Speed, $job, $key, $member, TraceKeeper::BY_SOUND, $heard->readings[0]->speeds, '' !== $this->button->text($request, 'play'));
 
         return $this->redirectToRoute('trace', ['trace' => $trace], Response::HTTP_SEE_OTHER);
     }

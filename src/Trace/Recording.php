@@ -34,11 +34,16 @@ final readonly class Recording
     {
         $times = $values = [];
         $since = hrtime(true);
+        $isSimulated = false;
         try {
             foreach ($this->gauge->read($kind, $play) as $reading) {
                 \assert($reading instanceof GaugeReading);
                 if ($reading->seconds > $longest) {
                     break;
+                }
+                if ($reading->isSimulated && !$isSimulated) {
+                    $isSimulated = true;
+                    $this->traces->isSimulated($trace);
                 }
                 $times[] = $reading->seconds;
                 $values[] = $reading->value;

@@ -49,6 +49,10 @@ class Trace implements RecordedBy
     #[ORM\Column(type: Types::BLOB, length: 4_294_967_295)]
     private mixed $samples = '';
 
+    /** Made up by a stand-in that ships with the shed. */
+    #[ORM\Column]
+    private bool $isSimulated = false;
+
     private function __construct(TraceKind $kind, TraceState $state, ?Job $job, string $name, Member $by, \DateTimeImmutable $at)
     {
         $this->kind = $kind;
@@ -59,9 +63,10 @@ class Trace implements RecordedBy
         $this->at = $at;
     }
 
-    public static function imported(TraceKind $kind, ?Job $job, string $name, Member $by, \DateTimeImmutable $at, Series $series): self
+    public static function imported(TraceKind $kind, ?Job $job, string $name, Member $by, \DateTimeImmutable $at, Series $series, bool $isSimulated = false): self
     {
         $trace = new self($kind, TraceState::Done, $job, $name, $by, $at);
+        $trace->isSimulated = $isSimulated;
         $trace->samples = self::pack($series->times, $series->values);
 
         return $trace;
@@ -128,6 +133,11 @@ class Trace implements RecordedBy
     public function isRecording(): bool
     {
         return TraceState::Recording === $this->state;
+    }
+
+    public function isSimulated(): bool
+    {
+        return $this->isSimulated;
     }
 
     public function getName(): string

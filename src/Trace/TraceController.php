@@ -7,6 +7,7 @@ namespace AwakeShed\App\Trace;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\OpenSessionRepository;
 use AwakeShed\App\Account\OwnVoter;
+use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\CalcForms;
 use AwakeShed\App\Calc\Calculation;
@@ -60,6 +61,7 @@ final class TraceController extends AbstractController
     public function __construct(
         private readonly TraceRepository $traces,
         private readonly TraceKeeper $keeper,
+        private readonly Shops $shops,
         private readonly ButtonForm $button,
         private readonly Calculations $calculations,
         private readonly CalcForms $forms,
@@ -229,6 +231,11 @@ final class TraceController extends AbstractController
         $this->denyAccessUnlessGranted(JobVoter::RECORD, $job);
         [$calculation, $form] = $this->reading($trace, $request);
         $answer = $trace->isRecording() ? null : $this->answer($trace, $calculation, $form);
+        if ($trace->isSimulated() && !$this->shops->usesStandIns()) {
+            $this->addFlash('refused', 'It is simulated, and is nothing found on this machine.');
+
+            return $this->redirectToRoute('trace', ['trace' => $trace->getId()], Response::HTTP_SEE_OTHER);
+        }
         if ($answer instanceof Answer && [] !== $answer->findings) {
             $this->recorder->observe($job, $member, $key, $answer->findings);
             $this->addFlash('saved', 'Saved.');

@@ -32,9 +32,9 @@ final readonly class TraceKeeper
     }
 
     /** @return int|null its number; null when the same was sent before under the key */
-    public function import(TraceKind $kind, ?Job $job, RequestKey $key, Member $member, string $name, Series $series): ?int
+    public function import(TraceKind $kind, ?Job $job, RequestKey $key, Member $member, string $name, Series $series, bool $isSimulated = false): ?int
     {
-        return $this->begin($job, $key, $member, fn (): Trace => Trace::imported($kind, $job, mb_scrub($name), $member, $this->clock->now(), $series));
+        return $this->begin($job, $key, $member, fn (): Trace => Trace::imported($kind, $job, mb_scrub($name), $member, $this->clock->now(), $series, $isSimulated));
     }
 
     public function record(TraceKind $kind, ?Job $job, RequestKey $key, Member $member, string $play): ?int

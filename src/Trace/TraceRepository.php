@@ -55,6 +55,12 @@ final class TraceRepository extends ServiceEntityRepository
         );
     }
 
+    /** It comes from a stand-in: said wherever it is shown. */
+    public function isSimulated(int $id): void
+    {
+        $this->getEntityManager()->getConnection()->update('trace', ['is_simulated' => 1], ['id' => $id]);
+    }
+
     public function end(int $id): void
     {
         $this->getEntityManager()->getConnection()->update('trace', ['state' => TraceState::Done->value], ['id' => $id]);

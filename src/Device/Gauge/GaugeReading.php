@@ -8,10 +8,11 @@ namespace AwakeShed\App\Device\Gauge;
 final readonly class GaugeReading
 {
     /**
-     * @param float $seconds since the gauge began
-     * @param float $value   SI
+     * @param float $seconds     since the gauge began
+     * @param float $value       SI
+     * @param bool  $isSimulated made up by a stand-in, which says so
      */
-    public function __construct(public float $seconds, public float $value)
+    public function __construct(public float $seconds, public float $value, public bool $isSimulated = false)
     {
     }
 }

@@ -62,7 +62,7 @@ final class Listener
 
                 return false;
             }
-            $lines .= json_encode(['t' => round($t, 4), 'value' => round($this->scenario->at($t), 4), 'unit' => $this->scenario->unit()], \JSON_THROW_ON_ERROR)."\n";
+            $lines .= json_encode(['t' => round($t, 4), 'value' => round($this->scenario->at($t), 4), 'unit' => $this->scenario->unit(), 'simulated' => true], \JSON_THROW_ON_ERROR)."\n";
             ++$this->next;
         }
         // A listener that went away is found out by the next write or the end of the stream.

@@ -9,7 +9,7 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
  * A gauge behind a port: it is told in one line what is wanted, {"want":"needle","play":"slow-leak"}, and answers with
- * newline-delimited JSON, {"t":0.05,"value":3.2,"unit":"psi"}, t in seconds. `bin/console shed:gauge` is such a one.
+ * newline-delimited JSON, {"t":0.05,"value":3.2,"unit":"psi"}, t in seconds. `bin/console shed:gauge` is such a one, and adds "simulated":true.
  */
 final readonly class NetworkGauge implements Gauge
 {
@@ -52,7 +52,7 @@ final readonly class NetworkGauge implements Gauge
         $unit = \is_array($read) && \is_string($read['unit'] ?? null) ? strtolower($read['unit']) : '';
         foreach ($units as $known) {
             if (\in_array($unit, $known->spellings(), true) && \is_array($read) && is_numeric($read['t'] ?? null) && is_numeric($read['value'] ?? null)) {
-                return new GaugeReading((float) $read['t'], $known->toSi((float) $read['value']));
+                return new GaugeReading((float) $read['t'], $known->toSi((float) $read['value']), true === ($read['simulated'] ?? false));
             }
         }
 

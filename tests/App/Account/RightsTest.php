@@ -96,7 +96,8 @@ final class RightsTest extends ShedTestCase
         $by = $this->member($of);
         $now = new \DateTimeImmutable();
         $things = [
-            'photo_remove' => new Photo($job, 'x.jpg', 1, 1, $by, $now),
+            'photo_remove' => $photo = new Photo($job, 'x.jpg', 1, 1, $by, $now),
+            'photo_caption' => $photo,
             'waste_take_back' => new WastePortion($job, WasteStream::cases()[0], Volume::millilitres(10), $by, $now),
             'wait_minutes' => $wait = new Wait($job, WaitKind::DrainOil, $by, $now, $now->modify('+10 minutes')),
             'wait_end' => $wait,

@@ -71,11 +71,11 @@ final class DiagnosisPagesTest extends ShedTestCase
         $job = $this->job();
         $this->browser->request('GET', '/jobs/'.$job->getId().'/tests/needle.pressure');
         self::assertResponseIsSuccessful();
-        self::assertSelectorTextContains('.how', 'Lay ready: hand pump with gauge');
+        self::assertSelectorTextContains('.card .how', 'Lay ready: hand pump with gauge');
         self::assertSelectorTextContains('tbody tr:nth-child(2)', 'Inlet needle or seat leaks 3 →');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/tests/start.plain');
         self::assertSelectorTextContains('.is-shut', 'First: Oil level.');
-        self::assertSelectorNotExists('main .chip[name="outcome"]', 'nothing to tap past a gate');
+        self::assertSelectorNotExists('.card .chip[name="outcome"]', 'nothing to tap past a gate');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/tests/pump.state');
         $this->assertSays('This machine has nothing of the kind.');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/tests/look.moon');
@@ -122,14 +122,14 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->browser->request('GET', '/jobs/'.$job->getId().'/faults/carb.needle_leaks');
         self::assertResponseIsSuccessful();
         $this->assertSays('Seen: needle and seat under pressure, leaks. That is the fault itself.');
-        self::assertSelectorNotExists('main form');
+        self::assertSelectorNotExists('main form[action$="/put-right"]');
         $this->signIn();
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/faults/carb.needle_leaks');
         $this->press($page, 'It is put right');
         $this->browser->followRedirect();
         self::assertTrue($this->record($job)->case()->wasPutRight('carb.needle_leaks'));
         $this->browser->request('GET', '/jobs/'.$job->getId().'/faults/history.tipped');
-        self::assertSelectorNotExists('main form', 'nobody puts right what happened');
+        self::assertSelectorNotExists('main form[action$="/put-right"]', 'nobody puts right what happened');
     }
 
     public function testTheCourseOfBeliefIsDrawnAndWritten(): void

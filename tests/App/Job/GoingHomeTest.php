@@ -125,7 +125,7 @@ final class GoingHomeTest extends ShedTestCase
         $this->signIn();
         $job = $this->job();
         $this->post('/jobs/'.$job->getId().'/deeds', ['act' => 'crankcase.drained', 'ml' => '600', 'back' => '']);
-        $this->browser->request('GET', '/jobs/'.$job->getId().'/likely');
+        $this->browser->request('GET', '/jobs/'.$job->getId());
         self::assertSelectorTextContains('.verdict [data-waits="drain_oil"]', 'Meanwhile: oil draining');
     }
 

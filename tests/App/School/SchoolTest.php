@@ -69,7 +69,7 @@ final class SchoolTest extends ShedTestCase
         self::assertSame([], self::service(Schools::class)->chosen());
         $this->signIn(Role::Apprentice);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/schools');
-        self::assertSelectorNotExists('main form');
+        self::assertSelectorNotExists('main form[action$="/schools"]');
     }
 
     private function input(): IntakeInput

@@ -92,7 +92,7 @@ final class DeedTest extends ShedTestCase
         self::assertResponseRedirects('/jobs/'.$job->getId().'/fuel/tank');
         self::assertSame('tank.filled', $this->again($job)->getWaitsFor());
         $page = $this->browser->followRedirect();
-        $this->browser->submit($page->filter('[data-act="tank.filled"] form')->form(['ml' => '900']));
+        $this->browser->submit($page->filter('.deeds [data-act="tank.filled"] form')->form(['ml' => '900']));
         self::assertSame('start.plain', $this->again($job)->getWaitsFor());
     }
 
