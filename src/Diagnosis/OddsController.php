@@ -62,7 +62,7 @@ final class OddsController extends AbstractController
     {
         $odds = $this->shop->odds();
 
-        return $this->page($request, $member, $odds, 'What owners say', $this->sheet->ofClaims($odds));
+        return $this->page($request, $member, $odds, 'What customers say', $this->sheet->ofClaims($odds));
     }
 
     #[Route('/reset', name: 'odds_reset', methods: ['POST'])]

@@ -65,7 +65,7 @@ final class FindingController extends AbstractController
     public function undo(Entry $entry, Request $request, #[CurrentUser] Member $member): Response
     {
         $this->recorder->withdraw($entry, $member, $this->button->check($request));
-        $this->addFlash('said', 'Taken back. It stays in the history.');
+        $this->addFlash('said', 'Undone. It stays in the history.');
 
         return $this->back($entry->job, $request);
     }

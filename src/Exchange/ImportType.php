@@ -18,7 +18,7 @@ final class ImportType extends AbstractType
     {
         $builder
             ->add('label', TextType::class, ['label' => 'Name of the machine'])
-            ->add('ownerName', TextType::class, ['label' => 'Owner'])
+            ->add('ownerName', TextType::class, ['label' => 'Customer'])
             ->add('file', FileType::class, ['label' => 'Case file', 'required' => false, 'attr' => ['accept' => 'application/json,.json']])
             ->add('text', TextareaType::class, ['label' => 'Or its text', 'required' => false, 'attr' => ['rows' => 8, 'spellcheck' => 'false']]);
     }

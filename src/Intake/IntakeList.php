@@ -16,13 +16,13 @@ use AwakeShed\Core\Units\MonthUnit;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
-/** Machines and their owners as a table: a row a machine, columns kind, name, owner, contact, stood, wanted, remarks. */
+/** Machines and their customers as a table: a row a machine, columns kind, name, customer, contact, stood, wanted, remarks. */
 final readonly class IntakeList
 {
-    public const COLUMNS = ['kind', 'name', 'owner', 'contact', 'stood', 'wanted', 'remarks'];
+    public const COLUMNS = ['kind', 'name', 'customer', 'contact', 'stood', 'wanted', 'remarks'];
     public const MOST_ROWS = 200;
 
-    private const NEEDED = ['kind', 'name', 'owner'];
+    private const NEEDED = ['kind', 'name', 'customer'];
 
     public function __construct(private Words $words, private Quantities $quantities, private ValidatorInterface $validator, private TranslatorInterface $translator)
     {
@@ -77,7 +77,7 @@ final readonly class IntakeList
             $wrong[] = $this->translator->trans('“%word%” is not known here. It is one of %known%.', ['%word%' => mb_substr($row['kind'], 0, 60), '%known%' => implode(', ', array_column(MachineKind::cases(), 'value'))]);
         }
         $machine->label = $row['name'];
-        $machine->ownerName = $row['owner'];
+        $machine->ownerName = $row['customer'];
         $machine->ownerContact = $row['contact'] ?? null;
         $machine->remarks = $row['remarks'] ?? null;
         try {

@@ -57,10 +57,10 @@ final class IntakeType extends AbstractType
         $builder
             ->add('kind', ChipsType::class, ['label' => 'Kind of machine', 'required' => true] + $this->choices->ofEnum(MachineKind::class, 'kind'))
             ->add('label', TextType::class, ['label' => 'Name of the machine', 'help' => 'Maker, model, color: what you would call it across the barn.'])
-            ->add('ownerName', TextType::class, ['label' => 'Owner'])
+            ->add('ownerName', TextType::class, ['label' => 'Customer'])
             ->add('ownerContact', TextType::class, ['label' => 'How to reach them', 'required' => false])
             ->add('wantedBy', DateType::class, ['label' => 'Wanted by', 'required' => false, 'widget' => 'single_text', 'input' => 'datetime_immutable'])
-            ->add('remarks', TextareaType::class, ['label' => 'What the owner wants, and what it may cost', 'required' => false, 'attr' => ['rows' => 3]])
+            ->add('remarks', TextareaType::class, ['label' => 'What the customer wants, and what it may cost', 'required' => false, 'attr' => ['rows' => 3]])
             ->add('cycle', ChipsType::class, ['label' => 'Engine'] + $this->choices->ofEnum(Cycle::class, 'cycle'))
             ->add('displacement', AmountType::class, $this->amount('Displacement', Measure::Displacement, 'displacement_cc', VolumeUnit::CubicCentimetre))
             ->add('compressionRatio', AmountType::class, $this->amount('Compression ratio', Measure::CompressionRatio, 'compression_ratio', RatioUnit::ToOne))

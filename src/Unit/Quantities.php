@@ -91,7 +91,7 @@ final class Quantities
 
         $number = $this->number($rounding->round($quantity->in($unit), $decimals), $decimals);
 
-        return $unit instanceof MoneyUnit ? $unit->symbol().$number : trim($number.' '.$unit->symbol());
+        return $unit instanceof MoneyUnit ? $unit->symbol().$number : trim($number.' '.$this->translator->trans($unit->symbol()));
     }
 
     /** Without its unit, for a field that has it beside it; finer than shown, so that saving does not change it. */

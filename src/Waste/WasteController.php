@@ -158,7 +158,7 @@ final class WasteController extends AbstractController
 
             return null;
         });
-        $this->addFlash('said', 'Taken back.');
+        $this->addFlash('said', 'Undone.');
 
         return $this->redirectToRoute('waste_add', ['job' => $portion->getJob()->getId()], Response::HTTP_SEE_OTHER);
     }

@@ -23,7 +23,7 @@ final readonly class Words
 
     public function test(string $id): string
     {
-        return $this->trade('test.'.$id) ?? Catalogue::spelledOut($id);
+        return $this->catalogue->say('test.'.$id, [], 'trade');
     }
 
     /** How the test is made, in a sentence; null where nothing is written yet. */
@@ -46,7 +46,7 @@ final readonly class Words
 
     public function outcome(string $test, string $outcome): string
     {
-        return $this->trade('outcome.'.$test.'.'.$outcome) ?? $this->trade('outcome.'.$outcome) ?? ucfirst(str_replace('_', ' ', $outcome));
+        return $this->trade('outcome.'.$test.'.'.$outcome) ?? $this->catalogue->say('outcome.'.$outcome, [], 'trade');
     }
 
     /** @return list<string> outcome ids of a test, in the vocabulary's order; none when its outcome is a number */
@@ -63,7 +63,7 @@ final readonly class Words
 
     public function fault(string $id): string
     {
-        return $this->trade('fault.'.$id) ?? $this->vocabulary->faults[$id] ?? Catalogue::spelledOut($id);
+        return $this->catalogue->say('fault.'.$id, [], 'trade');
     }
 
     /** A finding in two or three words, as it is said across the bench; null where nothing is written. */

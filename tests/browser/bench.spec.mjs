@@ -99,7 +99,7 @@ test('a mistap is undone, and corrected with its history', async ({ page }) => {
     await expect(page.locator('[data-oil=not_looked]')).toBeVisible();
     await tap(page, 'Color of the oil', 'Milky');
     await opened(page, 'Color of the oil');
-    await page.locator('#look-look-oil_colour').getByText('It was mistapped').click();
+    await page.locator('#look-look-oil_colour').getByText('Change', { exact: true }).click();
     await page.getByRole('group', { name: 'Correct: Color of the oil' }).getByRole('button', { name: 'Dark' }).click();
     await expect(page.locator('#look-look-oil_colour .standing')).toContainText('Dark');
     await page.goto(`${job}/history`);
@@ -146,7 +146,7 @@ test('an exported case is imported again by hand', async ({ page }) => {
     const file = await (await download).path();
     await page.goto('/import');
     await page.getByLabel('Name of the machine').fill('Snowblower from the file');
-    await page.getByLabel('Owner').fill('The association');
+    await page.getByLabel('Customer').fill('The association');
     await page.getByLabel('Case file').setInputFiles(file);
     await page.getByRole('button', { name: 'Check and import' }).click();
     await expect(page.getByRole('heading', { name: 'Snowblower from the file' })).toBeVisible();

@@ -30,7 +30,7 @@ test('from "it won\'t start" to the kill wire and on until it is proved', async 
     await page.goto(job);
     const spark = page.getByRole('navigation', { name: 'The line' }).getByRole('link', { name: /Spark/ });
     await spark.click();
-    await page.locator('#test-spark-stop_switch').getByRole('button', { name: 'Closed in run' }).click();
+    await page.locator('#test-spark-stop_switch').getByRole('button', { name: 'Closed in RUN' }).click();
     await expect(spark).toContainText('bad');
     await expect(first).toHaveAttribute('data-fault', 'spark.kill_grounded');
 

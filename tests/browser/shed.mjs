@@ -42,7 +42,7 @@ export const takeIn = async (page, { kind = 'Mower', label, idle = '8' } = {}) =
     await page.goto('/take-in');
     await pick(page, kind);
     await page.getByLabel('Name of the machine').fill(label);
-    await page.getByLabel('Owner', { exact: true }).fill('Cabin 3');
+    await page.getByLabel('Customer', { exact: true }).fill('Cabin 3');
     await page.getByLabel('How long has it stood?').fill(idle);
     await page.getByRole('button', { name: 'Take it in' }).click();
     await expect(page.getByRole('heading', { name: label })).toBeVisible();

@@ -172,7 +172,7 @@ final class CalcPagesTest extends ShedTestCase
         $this->signIn();
         $job = $this->job();
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/jet-enlarging?bore_mm=0.70&to_mm=0.75&school=next_size_up&done[]=everything_cleaned&done[]=gaskets_tight&done[]=needle_tested&air_to_fuel=14.7');
-        self::assertSelectorTextContains('.verdict h2', 'Allowed by this shop’s school');
+        self::assertSelectorTextContains('.verdict h2', 'Allowed by this shop’s practice');
         $this->press($page, 'Put it into the record');
         $worked = self::workedOut($this->record($this->again($job))->entries[0]);
         self::assertSame(['everything_cleaned', 'gaskets_tight', 'needle_tested'], $worked?->in['done']);

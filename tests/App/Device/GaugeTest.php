@@ -92,7 +92,7 @@ final class GaugeTest extends TestCase
             $lines[] = $line;
         }
         self::assertCount(751, $lines);
-        self::assertJsonStringEqualsJsonString('{"t":0,"value":'.round(Scenario::Leaking->at(0), 4).',"unit":"psi"}', $lines[0]);
+        self::assertJsonStringEqualsJsonString('{"t":0,"value":'.round(Scenario::Leaking->at(0), 4).',"unit":"psi","simulated":true}', $lines[0]);
     }
 
     public function testNoGaugeIsSaidAtOnce(): void

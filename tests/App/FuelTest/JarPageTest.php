@@ -180,7 +180,7 @@ final class JarPageTest extends ShedTestCase
         self::assertEqualsWithDelta(1500.0, $totals['gasoline_water']->inMillilitres(), 1e-6);
         $this->browser->request('GET', '/waste');
         $this->assertSays('1,500 mL');
-        $this->press($page, 'Take back');
+        $this->press($page, 'Undo');
         self::assertSame(0.0, self::service(WasteRepository::class)->totals()['gasoline_water']->inMillilitres());
     }
 

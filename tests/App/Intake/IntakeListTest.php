@@ -24,7 +24,7 @@ final class IntakeListTest extends ShedTestCase
     public function testEveryRowThatIsWrongIsNamedAndNothingIsTakenIn(): void
     {
         $this->signIn();
-        $table = "kind;name;owner;stood;wanted\nMower;Heron 46;Cabin 1;6 years;2027-04-01\ntractor;Big one;Cabin 2;;\nsnowblower;;Cabin 3;;\nmower;Late one;Cabin 4;-3;2027-02-30\n";
+        $table = "kind;name;customer;stood;wanted\nMower;Heron 46;Cabin 1;6 years;2027-04-01\ntractor;Big one;Cabin 2;;\nsnowblower;;Cabin 3;;\nmower;Late one;Cabin 4;-3;2027-02-30\n";
         $this->post('/take-in/list', ['list' => $table, 'do' => 'take']);
         self::assertResponseStatusCodeSame(422);
         $problems = $this->browser->getCrawler()->filter('.problems li')->each(static fn ($item): string => $item->text());
@@ -39,7 +39,7 @@ final class IntakeListTest extends ShedTestCase
     public function testTakenInTwiceUnderOneKeyItIsTakenInOnce(): void
     {
         $this->signIn();
-        $table = "kind,name,owner,contact,stood,wanted,remarks\nMower,\"Heron, red\",Cabin 1,,33,,\"said \"\"fine\"\"\"\nPressure washer,Spray,Cabin 2,,,,\n";
+        $table = "kind,name,customer,contact,stood,wanted,remarks\nMower,\"Heron, red\",Cabin 1,,33,,\"said \"\"fine\"\"\"\nPressure washer,Spray,Cabin 2,,,,\n";
         for ($time = 1; $time <= 2; ++$time) {
             $this->post('/take-in/list', ['list' => $table, 'do' => 'take'], '0190f1a2-7c3d-7abc-8def-0123456789ab');
             self::assertResponseRedirects('/?sort=newest');
@@ -55,6 +55,6 @@ final class IntakeListTest extends ShedTestCase
         $this->signIn();
         $this->post('/take-in/list', ['list' => "what,whose\nmower,me\n", 'do' => 'take']);
         self::assertResponseStatusCodeSame(422);
-        self::assertSelectorTextContains('.problems', 'The first line names the columns: kind, name, owner');
+        self::assertSelectorTextContains('.problems', 'The first line names the columns: kind, name, customer');
     }
 }

@@ -103,10 +103,10 @@ final class GoingHomeTest extends ShedTestCase
         $this->signIn(Role::Apprentice);
         $job = $this->job();
         $page = $this->browser->request('GET', '/jobs/'.$job->getId());
-        $this->browser->submit($page->filter('#waits-on')->selectButton('the owner’s word')->form());
+        $this->browser->submit($page->filter('#waits-on')->selectButton('the customer’s word')->form());
         self::assertSame(['waits', 'owner'], [$this->again($job)->getStand()->value, $this->again($job)->getWaitsFor()]);
         $page = $this->browser->followRedirect();
-        self::assertSelectorTextContains('.verdict', 'The owner’s word');
+        self::assertSelectorTextContains('.verdict', 'The customer’s word');
         $this->found($this->again($job), Finding::observed('look.oil_level', 'at_mark'));
         self::assertSame('waits', $this->again($job)->getStand()->value, 'what is found meanwhile does not answer for the owner');
         $this->browser->submit($this->browser->request('GET', '/jobs/'.$job->getId())->selectButton('It came: go on')->form());

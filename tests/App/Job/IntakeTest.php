@@ -126,7 +126,7 @@ final class IntakeTest extends ShedTestCase
         self::assertCount(2, $entries, 'Saving what stands already is no change.');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
         $this->assertSays('Oil it holds, mL: 600 before: 550');
-        $this->assertSays('Owner: Cabin 5 before: Cabin 4');
+        $this->assertSays('Customer: Cabin 5 before: Cabin 4');
 
         $this->post('/entries/'.$entries[0]->id.'/undo', []);
         $machine = $this->again($job)->getMachine();

@@ -27,7 +27,7 @@ final class NotesTest extends ShedTestCase
         self::assertResponseRedirects($address.'/stages/flush');
         $page = $this->browser->request('GET', $address.'/history');
         $this->assertSays('Note, Spark plug: Only the thread');
-        $this->browser->submit($page->filter('.entry')->eq(0)->selectButton('Take back')->form());
+        $this->browser->submit($page->filter('.entry')->eq(0)->selectButton('Undo')->form());
         $this->browser->request('GET', $address.'/stages/flush');
         self::assertSelectorNotExists('.noted');
     }
@@ -50,7 +50,7 @@ final class NotesTest extends ShedTestCase
         $job = $this->job();
         $this->found($job, Finding::observed('look.plug', 'like_new'));
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/tests/look.plug');
-        $this->browser->submit($page->selectButton('Gas wet')->form());
+        $this->browser->submit($page->selectButton('Wet with gas')->form());
         self::assertSame(['like_new', 'gas_wet'], $this->record($this->again($job))->case()->standing('look.plug')?->outcomes);
     }
 

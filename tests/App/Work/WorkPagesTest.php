@@ -124,10 +124,10 @@ final class WorkPagesTest extends ShedTestCase
         self::assertCount(1, $this->record($job)->acts());
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
         $this->assertSays('Oil drained: 900 mL');
-        $this->browser->submit($page->filter('.entry')->first()->selectButton('Take back')->form());
+        $this->browser->submit($page->filter('.entry')->first()->selectButton('Undo')->form());
         self::assertSame([], $this->record($job)->acts());
         $this->browser->followRedirect();
-        $this->assertSays('Taken back: Oil drained: 900 mL');
+        $this->assertSays('Undone: Oil drained: 900 mL');
         self::assertSame([], self::service(WasteRepository::class)->ofJob($this->again($job)), 'what it poured goes with it');
         self::assertSame(0.0, self::service(WasteRepository::class)->totals()['oil_gasoline']->inMillilitres());
         self::assertSame([], self::service(WaitRepository::class)->ofJob($this->again($job)), 'and what it set going');

@@ -1,0 +1,7 @@
+/** Every page there is, by an address of the demo; a test in views.spec.mjs holds it against the routes. */
+export const views = ['/', '/?find=nothing-like-it', '/take-in', '/jobs/9', '/jobs/9/gates', '/jobs/9/fuel/tank', '/jobs/9/history', '/jobs/9/machine', '/jobs/9/waste', '/waste', '/import', '/me', '/me/second-factor', '/people', '/shop', '/owners?name=Cabin', '/audit', '/roles', '/keys', '/nowhere',
+    '/jobs/9/bench', '/bench/hydrolock?displacement_cc=160&compression_ratio=8.5&liquid_ml=28&drops_per_minute=6&drop_ml=0.025', '/bench/flush-plan?dilution=40&mark_ml=600&left_share=30&target=2&not_boiled_share=100&at_least=2&minutes_each=30',
+    '/bench/repair', '/jobs/9/bench/valve-lash', '/traces/listen', '/bench/jar-photo', '/spec/1', '/jobs/9/spec', '/traces/needle', '/jobs/9/traces/speed', '/traces/1', '/jobs/8/likely',
+    '/jobs/8/course', '/jobs/8/line/needle', '/jobs/8/tests/needle.pressure', '/jobs/8/faults/carb.needle_leaks', '/faults', '/odds', '/odds/faults/fuel.stale', '/jobs/8/stages', '/jobs/8/stages/flush', '/jobs/8/now/flush', '/schools',
+    '/oil', '/jobs/19/parts', '/jobs/19/carburetor?place=16', '/jobs/19/carburetor/map?port=main_jet', '/jobs/19/carburetor/cleaning', '/jobs/19/carburetor/refit', '/jobs/19/carburetor/labels', '/jobs/16/carburetor',
+    '/bench', '/parts', '/take-in/list', '/jobs/9/tag', '/jobs/19/carburetor/check', '/faults/carb.needle_leaks', '/odds/tests/bowl.inside', '/odds/claims', '/jobs/9/hand-back', '/jobs/9/look-back', '/jobs/9/schools', '/no-line', '/spec', '/spec/new', '/jobs/9/traces/listen'];
