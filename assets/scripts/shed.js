@@ -290,7 +290,7 @@
     // One card open at a time. A name in common would do it too, but for the moment in which a new page stands beside the old.
     document.addEventListener('toggle', (event) => {
         if (event.target.open && event.target.matches('details[data-one-open]')) {
-            document.querySelectorAll('details[data-one-open][open]').forEach((other) => {
+            document.querySelectorAll(`details[data-one-open="${event.target.dataset.oneOpen}"][open]`).forEach((other) => {
                 other.open = other === event.target;
             });
         }
@@ -316,7 +316,7 @@
             lookAt(main, event.detail.requestConfig?.verb === 'post');
             // Whoever cannot see that the page changed hears what it says now.
             if (!document.activeElement || document.activeElement === document.body) {
-                const next = main.querySelector('details[data-one-open][open] > summary');
+                const next = [...main.querySelectorAll('details[data-one-open][open] > summary')].at(-1);
                 next ? next.focus() : main.focus({ preventScroll: true });
             }
         }

@@ -16,7 +16,7 @@ const hand = (page) => {
             const box = await target.boundingBox();
             // Under the thumb's bar it cannot be hit.
             if (box.y < 60 || box.y + box.height > 780) {
-                await page.evaluate((by) => window.scrollBy(0, by), box.y - 300);
+                await page.evaluate((by) => window.scrollBy(0, by), box.y < 60 ? box.y - 100 : box.y + box.height - 740);
             }
             cost.scrolled += Math.abs(await page.evaluate(() => window.scrollY) - before);
             cost.taps += 1;

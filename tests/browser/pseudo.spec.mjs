@@ -9,7 +9,7 @@ import { views } from './pages.mjs';
 const address = 'http://127.0.0.1:8433';
 
 /** People, makers, cans and notes of the demo, dates, and what a browser calls itself. */
-const ofTheDemo = /Tamsin|Odalys|Wim Larkrise|Cabin \d|The association|Tarnsmith|Ebbfield|Dapplewood|Heronbill|Reedmace|Alderholm|The machine barn|first snow|coil from the shelf|notch down|channel to the head|can by the door|Blue can|drum|Solvent tin|SAE 30|5W-30|Chrome|gasket|Needle and seat|\b(Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sept?|Oct|Nov|Dec) \d|manual|upper|lower|odalys|tamsin|wim/;
+const ofTheDemo = /Tamsin|Odalys|Wim Larkrise|Cabin \d|The association|Tarnsmith|Ebbfield|Dapplewood|Heronbill|Reedmace|Alderholm|The machine barn|first snow|coil from the shelf|notch down|channel to the head|can by the door|Blue can|drum|Solvent tin|SAE 30|5W-30|Chrome|gasket|Needle and seat|\b(Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sept?|Oct|Nov|Dec) \d|\.json$|faults\/|manual|upper|lower|odalys|tamsin|wim/;
 test.use({ baseURL: address });
 let server;
 test.beforeAll(async () => {

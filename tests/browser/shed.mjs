@@ -49,12 +49,19 @@ export const takeIn = async (page, { kind = 'Mower', label, idle = '8' } = {}) =
     return new URL(page.url()).pathname;
 };
 
-/** One gate stands open at a time: opens the one in which a look is. */
+/** One gate, and one look of it, stands open at a time: opens those in which a look is. */
 export const opened = async (page, look) => {
     const group = page.getByRole('group', { name: look, exact: true, includeHidden: true });
     await expect(group.first()).toBeAttached();
     if (!(await group.first().isVisible())) {
-        await page.locator('details.gate').filter({ has: group }).locator('summary').first().click();
+        const gate = page.locator('details.gate').filter({ has: group });
+        if (await gate.count() > 0 && await gate.getAttribute('open') === null) {
+            await gate.locator('summary').first().click();
+        }
+        const folded = page.locator('details.look').filter({ has: group });
+        if (await folded.count() > 0 && await folded.getAttribute('open') === null) {
+            await folded.locator('summary').first().click();
+        }
     }
 };
 

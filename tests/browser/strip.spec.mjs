@@ -56,6 +56,7 @@ test('a diaphragm carburetor and one with a bowl come off and go back; a forgott
     // Everything but the throttle spring goes back on: the check is closed and says which, and so is the start.
     await page.goto(`${job}/carburetor/refit`);
     for (const place of [3, 2, 1]) {
+        await page.locator(`[data-mat="${place}"] summary`).click();
         await page.locator(`[data-mat="${place}"]`).getByRole('button', { name: 'On before its turn' }).click();
         await expect(page.locator(`[data-mat="${place}"]`)).toHaveCount(0);
     }
