@@ -68,9 +68,16 @@ final class CarburetorController extends AbstractController
     }
 
     #[Route('/refit', name: 'carburetor_refit', methods: ['GET'])]
-    public function refit(Job $job): Response
+    public function refit(Job $job, PhotoRepository $photos): Response
     {
-        return $this->show('refit', $job, $this->recorder->open($job), []);
+        $byPlace = [];
+        foreach ($photos->ofJob($job) as $photo) {
+            if (1 === preg_match('/^place-(\d+)$/', $photo->getGate() ?? '', $place)) {
+                $byPlace[(int) $place[1]][] = $photo;
+            }
+        }
+
+        return $this->show('refit', $job, $this->recorder->open($job), ['photos' => $byPlace]);
     }
 
     #[Route('/map', name: 'carburetor_map', methods: ['GET'])]

@@ -12,11 +12,11 @@ use AwakeShed\Core\Table;
 final readonly class SectionDrawing
 {
     /**
-     * @param list<string>                                                              $outline  SVG path data
-     * @param array<string, array{x: int, y: int, number: int}>                         $ports
+     * @param list<array{as: string, d: string}>                                        $shapes   from the back to the front: what each is, and SVG path data
+     * @param array<string, array{x: int, y: int, at: array{int, int}, number: int}>    $ports    the hole, and where its number stands
      * @param list<array{state: PassageState, paths: list<string>, x: float, y: float}> $passages with the place of a mark on the first path
      */
-    private function __construct(public array $outline, public array $ports, public array $passages, public string $chosen)
+    private function __construct(public array $shapes, public array $ports, public array $passages, public string $chosen)
     {
     }
 
@@ -26,13 +26,13 @@ final readonly class SectionDrawing
      */
     public static function ofCarburetor(CarburetorType $type, array $states, string $chosen): self
     {
-        /** @var array{sections: array<string, array{outline: list<string>, ports: array<string, array{int, int}>, lines: array<string, non-empty-list<non-empty-list<array{int, int}>>>}>} $data */
+        /** @var array{sections: array<string, array{shapes: list<array{as: string, d: string}>, ports: array<string, array{hole: array{int, int}, number: array{int, int}}>, lines: array<string, non-empty-list<non-empty-list<array{int, int}>>>}>} $data */
         $data = Table::read(\dirname(__DIR__).'/Carburetor/data/sections.json');
         $section = $data['sections'][$type->id] ?? throw new \LogicException('Every carburetor type has its section.');
         $ports = [];
         foreach ($type->ports() as $number => $port) {
-            [$x, $y] = $section['ports'][$port];
-            $ports[$port] = ['x' => $x, 'y' => $y, 'number' => $number + 1];
+            ['hole' => [$x, $y], 'number' => $at] = $section['ports'][$port];
+            $ports[$port] = ['x' => $x, 'y' => $y, 'at' => $at, 'number' => $number + 1];
         }
         $passages = array_map(static function (PassageState $state) use ($section): array {
             $lines = $section['lines'][$state->passage->id];
@@ -46,7 +46,7 @@ final readonly class SectionDrawing
             ];
         }, $states);
 
-        return new self($section['outline'], $ports, $passages, $chosen);
+        return new self($section['shapes'], $ports, $passages, $chosen);
     }
 
     /**

@@ -14,7 +14,9 @@ use AwakeShed\App\Words\BenchWords;
 use AwakeShed\App\Words\SheetWords;
 use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Words\WhyWords;
+use AwakeShed\App\Drawing\PartShape;
 use AwakeShed\App\Words\Words;
+use AwakeShed\Core\Carburetor\Part;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Volume;
@@ -95,6 +97,12 @@ final readonly class ShowExtension
     public function whyWords(): WhyWords
     {
         return $this->why;
+    }
+
+    #[AsTwigFunction('part_shape')]
+    public function partShape(Part $part): PartShape
+    {
+        return PartShape::ofPart($part->kind, $part->material);
     }
 
     #[AsTwigFunction('words')]

@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { rmSync } from 'node:fs';
 import { test, expect } from './shed.mjs';
 import { views } from './pages.mjs';
 
@@ -13,6 +14,8 @@ const ofTheDemo = /Tamsin|Odalys|Wim Larkrise|Cabin \d|The association|Tarnsmith
 test.use({ baseURL: address });
 let server;
 test.beforeAll(async () => {
+    // Templates and words of an earlier source would be served from here.
+    rmSync('var/cache/pseudo', { recursive: true, force: true });
     server = spawn('php', ['-S', '127.0.0.1:8433', '-t', 'public', 'tests/browser/pseudo.php'], { env: { ...process.env, SHED_RUN_DIR: process.env.SHED_RUN, PHP_CLI_SERVER_WORKERS: '2' }, stdio: 'ignore', detached: true });
     await expect.poll(() => fetch(`${address}/sign-in`).then((answer) => answer.status, () => 0), { timeout: 60_000 }).toBe(200);
 });
