@@ -235,6 +235,17 @@
         document.addEventListener('htmx:beforeSwap', stop, { once: true });
     };
 
+    // What is typed into a field that narrows hides what does not say it; sent, the server does the same.
+    document.addEventListener('input', (event) => {
+        const { narrows } = event.target.dataset;
+        if (narrows) {
+            const asked = event.target.value.trim().toLowerCase();
+            document.querySelectorAll(narrows).forEach((item) => {
+                item.hidden = !item.textContent.toLowerCase().includes(asked);
+            });
+        }
+    });
+
     document.addEventListener('click', (event) => {
         if (event.target.closest('[data-print]')) {
             window.print();
@@ -304,6 +315,7 @@
         const meant = location.hash === '' ? null : document.getElementById(location.hash.slice(1));
         if (wrong) {
             wrong.scrollIntoView({ block: 'start' });
+            wrong.focus({ preventScroll: true });
         } else if (location.pathname !== here) {
             meant ? meant.scrollIntoView() : window.scrollTo(0, 0);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Presentation;
 
+use AwakeShed\App\Drawing\PartShape;
 use AwakeShed\App\Drawing\RockerDrawing;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Reader\Dates;
@@ -14,7 +15,6 @@ use AwakeShed\App\Words\BenchWords;
 use AwakeShed\App\Words\SheetWords;
 use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Words\WhyWords;
-use AwakeShed\App\Drawing\PartShape;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Carburetor\Part;
 use AwakeShed\Core\Units\Duration;
