@@ -12,12 +12,13 @@ use AwakeShed\Core\Table;
 final readonly class BenchActs
 {
     /**
-     * @param array<string, string> $groups  by part
-     * @param array<string, string> $opened  by group
-     * @param array<string, string> $closed  by group
-     * @param array<string, string> $cleaned by part
-     * @param array<string, string> $renewed by part
-     * @param array<string, string> $cleared by test
+     * @param array<string, string> $groups    by part
+     * @param array<string, string> $opened    by group
+     * @param array<string, string> $closed    by group
+     * @param array<string, string> $cleaned   by part
+     * @param array<string, string> $renewed   by part
+     * @param array<string, string> $cleared   by test
+     * @param string                $otherwise the group of whatever is in none
      */
     private function __construct(
         private Carburetors $carburetors,
@@ -25,10 +26,11 @@ final readonly class BenchActs
         private array $groups,
         private array $opened,
         private array $closed,
-        private string $checked,
+        private ?string $checked,
         private array $cleaned,
         private array $renewed,
         private array $cleared,
+        private string $otherwise = 'carburetor',
     ) {
     }
 
@@ -38,6 +40,12 @@ final readonly class BenchActs
         $data = Table::read(__DIR__.'/data/part-acts.json');
 
         return new self($carburetors, $vocabulary, $data['groups'], $data['opened'], $data['closed'], $data['checked'], $data['cleaned'], $data['renewed'], $data['cleared']);
+    }
+
+    /** What is in front of something else is a cover, whatever it is. */
+    public static function ofTeardowns(Carburetors $teardowns, Vocabulary $vocabulary): self
+    {
+        return new self($teardowns, $vocabulary, [], ['covers' => 'covers.off'], ['covers' => 'covers.on'], null, [], [], [], 'covers');
     }
 
     /**
@@ -96,7 +104,7 @@ final readonly class BenchActs
     {
         $groups = [];
         foreach ($ledger->onMat() as $part) {
-            $groups[$this->groups[$part->kind ?? ''] ?? 'carburetor'] = true;
+            $groups[$this->groups[$part->kind ?? ''] ?? $this->otherwise] = true;
         }
 
         return $groups;

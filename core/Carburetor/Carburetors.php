@@ -6,7 +6,7 @@ namespace AwakeShed\Core\Carburetor;
 
 use AwakeShed\Core\Table;
 
-/** The carburetor types that ship (data/carburetors.json), and the points of the check before the covers. */
+/** What may be taken apart in order: the carburetor types that ship (data/carburetors.json), or what is in front of them (data/teardowns.json); and the points of the final check. */
 final readonly class Carburetors
 {
     /** The word for a ledger without a type. */
@@ -17,15 +17,28 @@ final readonly class Carburetors
      * @param list<CoverCheck>              $checks
      * @param list<string>                  $mayBeLeftOff parts an engine runs safely without
      * @param list<string>                  $holdTheBowl  parts that come off first where only the bowl does
+     * @param list<string>                  $saidByLedger acts that the ledger says while it is open
      */
-    private function __construct(public array $types, public array $checks, public array $mayBeLeftOff, public array $holdTheBowl, public Cleaning $cleaning)
+    private function __construct(public array $types, public array $checks, public array $mayBeLeftOff, public array $holdTheBowl, public array $saidByLedger, public Cleaning $cleaning)
     {
     }
 
     public static function shipped(): self
     {
-        /** @var array{may_be_left_off: list<string>, hold_the_bowl: list<string>, types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: string, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
-        $data = Table::read(__DIR__.'/data/carburetors.json');
+        return self::read('carburetors.json', null);
+    }
+
+    /** What comes off to get at something else. */
+    public static function teardowns(): self
+    {
+        return self::read('teardowns.json', ['kill_wire', 'gaskets']);
+    }
+
+    /** @param list<string>|null $only of the checks; null for all */
+    private static function read(string $file, ?array $only): self
+    {
+        /** @var array{may_be_left_off: list<string>, hold_the_bowl: list<string>, said_by_ledger: list<string>, types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: string, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
+        $data = Table::read(__DIR__.'/data/'.$file);
         $types = [];
         foreach ($data['types'] as $type) {
             $types[$type['id']] = new CarburetorType(
@@ -37,7 +50,9 @@ final readonly class Carburetors
         /** @var array{checks: list<array{id: string, test?: string, good?: list<string>}>} $covers */
         $covers = Table::read(__DIR__.'/data/covers.json');
 
-        return new self($types, array_map(static fn (array $check): CoverCheck => new CoverCheck($check['id'], $check['test'] ?? null, $check['good'] ?? []), $covers['checks']), $data['may_be_left_off'], $data['hold_the_bowl'], Cleaning::shipped());
+        $checks = array_values(array_filter($covers['checks'], static fn (array $check): bool => null === $only || \in_array($check['id'], $only, true)));
+
+        return new self($types, array_map(static fn (array $check): CoverCheck => new CoverCheck($check['id'], $check['test'] ?? null, $check['good'] ?? []), $checks), $data['may_be_left_off'], $data['hold_the_bowl'], $data['said_by_ledger'], Cleaning::shipped());
     }
 
     /** @param list<Move> $moves in the order they were done */

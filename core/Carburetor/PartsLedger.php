@@ -19,13 +19,11 @@ final readonly class PartsLedger
     /** By test, the parts that are in their place while it is made (common practice). */
     private const IN_PLACE = ['needle.pressure' => ['needle', 'seat', 'float', 'float_pin', 'metering_lever'], 'leak.static' => ['needle', 'bowl', 'bowl_bolt', 'bowl_nut', 'bowl_gasket']];
 
-    private const SAID_BY_LEDGER = ['bowl.on', 'carburetor.on', 'carburetor.checked'];
-
     /** Characters of a name or a note. */
     public const LONGEST = 80;
 
     /** What may be noted of a part. */
-    public const NOTES = ['orientation', 'hole', 'turns', 'bore', 'size', 'remark'];
+    public const NOTES = ['orientation', 'hole', 'turns', 'bore', 'size', 'screws', 'remark'];
 
     /**
      * @param array<int, Part>                                                         $parts   by place
@@ -91,7 +89,7 @@ final readonly class PartsLedger
      */
     public function demandSaidElsewhere(string $act): void
     {
-        if ($this->isApart() && \in_array($act, self::SAID_BY_LEDGER, true)) {
+        if ($this->isApart() && \in_array($act, $this->carburetors->saidByLedger, true)) {
             throw ImpossibleMove::atTheBench($act);
         }
     }

@@ -12,7 +12,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
-use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Carburetor\Benches;
 use AwakeShed\Core\Carburetor\Method;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\MoveKind;
@@ -26,7 +26,7 @@ final readonly class Bath
     /** More than lie apart in any shop at once. */
     private const MOST_JOBS = 12;
 
-    public function __construct(private RecordReader $records, private Recorder $recorder, private Carburetors $carburetors, private EntityManagerInterface $entities, private ClockInterface $clock)
+    public function __construct(private RecordReader $records, private Recorder $recorder, private Benches $benches, private EntityManagerInterface $entities, private ClockInterface $clock)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class Bath
             $ledger = $this->recorder->open($job)->ledger();
             $parts = array_filter($ledger->parts, fn (Part $part): bool => !$part->isOn
                 && !\in_array(Method::Ultrasonic->value, $part->cleaned, true)
-                && \in_array(Method::Ultrasonic, $this->carburetors->cleaning->planFor($part, true), true));
+                && \in_array(Method::Ultrasonic, $this->benches->carburetors->cleaning->planFor($part, true), true));
             if ($ledger->isOpen && [] !== $parts) {
                 $batch[] = ['job' => $job, 'parts' => array_values($parts)];
             }
@@ -79,7 +79,7 @@ final readonly class Bath
     /** Sets the timer of what takes time by itself; nothing is flushed. */
     public function time(Job $job, Member $by, Method $method, NewEntry $entry): void
     {
-        $minutes = $this->carburetors->cleaning->minutes($method);
+        $minutes = $this->benches->carburetors->cleaning->minutes($method);
         if (null !== $minutes) {
             $now = $this->clock->now();
             $this->entities->persist(new Wait($job, WaitKind::Bath, $by, $now, $now->modify("+$minutes minutes"), $entry));

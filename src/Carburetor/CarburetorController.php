@@ -17,6 +17,8 @@ use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Words\BenchWords;
+use AwakeShed\Core\Carburetor\Bench;
+use AwakeShed\Core\Carburetor\Benches;
 use AwakeShed\Core\Carburetor\Carburetors;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\Move\CleanPart;
@@ -38,46 +40,46 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** The carburetor bench of a job: what comes off, the passages, the cleaning, what goes back, the check before the covers. */
-#[Route('/jobs/{job}/carburetor', requirements: ['job' => Address::NUMBER])]
+/** The benches of a job, for the carburetor and for what is in front of something else: what comes off, the passages, the cleaning, what goes back, the check before the covers. */
+#[Route('/jobs/{job}/{!bench}', requirements: ['job' => Address::NUMBER, 'bench' => 'carburetor|teardown'], defaults: ['bench' => 'carburetor'])]
 final class CarburetorController extends AbstractController
 {
-    private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check', 'outcome', 'reason'];
+    private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'screws', 'remark', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check', 'outcome', 'reason'];
 
-    public function __construct(private readonly Recorder $recorder, private readonly Carburetors $carburetors, private readonly Vocabulary $vocabulary, private readonly BenchWords $words)
+    public function __construct(private readonly Recorder $recorder, private readonly Benches $benches, private readonly Vocabulary $vocabulary, private readonly BenchWords $words)
     {
     }
 
     #[Route('', name: 'carburetor', methods: ['GET'])]
-    public function mat(Job $job, Request $request, PhotoRepository $photos, ToolSizes $sizes, EntityManagerInterface $entities): Response
+    public function mat(Job $job, Bench $bench, Request $request, PhotoRepository $photos, ToolSizes $sizes, EntityManagerInterface $entities): Response
     {
         $record = $this->recorder->open($job);
-        $ledger = $record->ledger();
+        $ledger = $record->ledger($bench);
         $place = $request->query->getInt('place');
         $asked = $request->query->getString('part');
 
-        return $this->show('mat', $job, $record, [
-            'types' => array_keys($this->carburetors->types),
-            'own' => $ledger->isOpen ? [] : $entities->getRepository(OwnTemplate::class)->findBy([], ['name' => 'ASC']),
+        return $this->show('mat', $job, $bench, $record, [
+            'types' => array_keys($this->benches->at($bench)->types),
+            'own' => $ledger->isOpen ? [] : array_values(array_filter($entities->getRepository(OwnTemplate::class)->findBy([], ['name' => 'ASC']), fn (OwnTemplate $own): bool => Bench::Carburetor === $bench ? !isset($this->benches->teardowns->types[$own->getType()]) : !isset($this->benches->carburetors->types[$own->getType()]))),
             'chosen' => $ledger->parts[$place] ?? null,
             'renews' => 'renew_both' === $this->vocabulary->followed($job->getSchools())['needle_seat'],
             'next' => array_values(array_filter($ledger->stillOn(), static fn (PartKind $kind): bool => $kind->id === $asked))[0] ?? $ledger->nextOff('bowl_only' === $this->vocabulary->followed($job->getSchools())['carb_access']),
             'sizes' => null === $ledger->type ? [] : $sizes->forType($ledger->type->id),
-            'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === 'place-'.$place)),
+            'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === self::atPlace($bench, $place))),
         ]);
     }
 
     #[Route('/refit', name: 'carburetor_refit', methods: ['GET'])]
-    public function refit(Job $job, PhotoRepository $photos): Response
+    public function refit(Job $job, Bench $bench, PhotoRepository $photos): Response
     {
         $byPlace = [];
         foreach ($photos->ofJob($job) as $photo) {
-            if (1 === preg_match('/^place-(\d+)$/', $photo->getGate() ?? '', $place)) {
+            if (1 === preg_match('/^'.self::atPlace($bench, '(\d+)').'$/', $photo->getGate() ?? '', $place)) {
                 $byPlace[(int) $place[1]][] = $photo;
             }
         }
 
-        return $this->show('refit', $job, $this->recorder->open($job), ['photos' => $byPlace]);
+        return $this->show('refit', $job, $bench, $this->recorder->open($job), ['photos' => $byPlace]);
     }
 
     #[Route('/map', name: 'carburetor_map', methods: ['GET'])]
@@ -87,7 +89,7 @@ final class CarburetorController extends AbstractController
         $ledger = $record->ledger();
         $port = $request->query->getString('port');
 
-        return $this->show('map', $job, $record, [
+        return $this->show('map', $job, Bench::Carburetor, $record, [
             'port' => $port,
             'drawing' => [] === $ledger->passages() || null === $ledger->type ? null : SectionDrawing::ofCarburetor($ledger->type, $ledger->passages(), $port),
             'wires' => $wires->forLedger($ledger),
@@ -100,30 +102,30 @@ final class CarburetorController extends AbstractController
     {
         $record = $this->recorder->open($job);
 
-        return $this->show('cleaning', $job, $record, ['cleaning' => $this->carburetors->cleaning, 'air' => 'with_parts_held' === $this->vocabulary->followed($job->getSchools())['compressed_air'], 'batch' => $bath->waiting()]);
+        return $this->show('cleaning', $job, Bench::Carburetor, $record, ['cleaning' => $this->benches->carburetors->cleaning, 'air' => 'with_parts_held' === $this->vocabulary->followed($job->getSchools())['compressed_air'], 'batch' => $bath->waiting()]);
     }
 
     #[Route('/check', name: 'carburetor_check', methods: ['GET'])]
-    public function check(Job $job): Response
+    public function check(Job $job, Bench $bench): Response
     {
-        return $this->show('check', $job, $this->recorder->open($job), ['checks' => $this->carburetors->checks]);
+        return $this->show('check', $job, $bench, $this->recorder->open($job), ['checks' => $this->benches->at($bench)->checks]);
     }
 
     /** Labels for the trays, one for each place. */
     #[Route('/labels', name: 'carburetor_labels', methods: ['GET'])]
-    public function labels(Job $job): Response
+    public function labels(Job $job, Bench $bench): Response
     {
-        return $this->show('labels', $job, $this->recorder->open($job), []);
+        return $this->show('labels', $job, $bench, $this->recorder->open($job), []);
     }
 
     /** Keeps the order this one came apart in, for the next of its kind. */
     #[Route('/template', name: 'carburetor_template', methods: ['POST'])]
     #[IsGranted(JobVoter::PUT_RIGHT, 'job')]
-    public function keepOrder(Job $job, Request $request, ButtonForm $button, OncePerKey $once, EntityManagerInterface $entities, ClockInterface $clock, #[CurrentUser] Member $member): Response
+    public function keepOrder(Job $job, Bench $bench, Request $request, ButtonForm $button, OncePerKey $once, EntityManagerInterface $entities, ClockInterface $clock, #[CurrentUser] Member $member): Response
     {
         $key = $button->check($request);
         $name = $button->text($request, 'name');
-        $ledger = $this->recorder->open($job)->ledger();
+        $ledger = $this->recorder->open($job)->ledger($bench);
         if ('' === $name || [] === $ledger->parts) {
             $this->addFlash('said', 'A template wants a name, and a ledger with parts.');
         } else {
@@ -135,7 +137,7 @@ final class CarburetorController extends AbstractController
             $this->addFlash('said', 'Kept: the next of its kind can begin with it.');
         }
 
-        return $this->redirectToRoute('carburetor', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute('carburetor', ['job' => $job->getId(), 'bench' => $bench->value], Response::HTTP_SEE_OTHER);
     }
 
     /** Parts of several jobs into one bath. */
@@ -153,7 +155,7 @@ final class CarburetorController extends AbstractController
 
     #[Route('', name: 'carburetor_move', methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function move(Job $job, Request $request, ButtonForm $button, ToolSizes $sizes, Bath $bath, EntityManagerInterface $entities, PartsWanted $wanted, #[CurrentUser] Member $member): Response
+    public function move(Job $job, Bench $bench, Request $request, ButtonForm $button, ToolSizes $sizes, Bath $bath, EntityManagerInterface $entities, PartsWanted $wanted, #[CurrentUser] Member $member): Response
     {
         $key = $button->check($request);
         $kind = MoveKind::tryFrom($button->text($request, 'what')) ?? throw $this->createNotFoundException('Nothing of that kind is done here.');
@@ -176,24 +178,31 @@ final class CarburetorController extends AbstractController
                     $bath->time($job, $member, $move->method, $entry);
                 }
             },
+            $bench,
         );
         if (isset($said['size'])) {
-            $sizes->remember($this->recorder->open($job)->ledger(), $place, $said);
+            $sizes->remember($this->recorder->open($job)->ledger($bench), $place, $said);
         }
         $this->addFlash('saved', 'Saved.');
         $back = $button->text($request, 'back');
         $port = $button->text($request, 'port');
 
         return match ($back) {
-            'refit', 'check', 'cleaning' => $this->redirectToRoute('carburetor_'.$back, ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
+            'refit', 'check', 'cleaning' => $this->redirectToRoute('carburetor_'.$back, ['job' => $job->getId(), 'bench' => $bench->value], Response::HTTP_SEE_OTHER),
             'map' => $this->redirectToRoute('carburetor_map', ['job' => $job->getId()] + ('' === $port ? [] : ['port' => $port]), Response::HTTP_SEE_OTHER),
-            default => $this->redirectToRoute('carburetor', ['job' => $job->getId()] + (null === $place ? [] : ['place' => $place]), Response::HTTP_SEE_OTHER),
+            default => $this->redirectToRoute('carburetor', ['job' => $job->getId(), 'bench' => $bench->value] + (null === $place ? [] : ['place' => $place]), Response::HTTP_SEE_OTHER),
         };
     }
 
-    /** @param array<string, mixed> $shown */
-    private function show(string $view, Job $job, Record $record, array $shown): Response
+    /** What a photo of a place is filed under. */
+    private static function atPlace(Bench $bench, int|string $place): string
     {
-        return $this->render("carburetor/$view.html.twig", ['job' => $job, 'record' => $record, 'ledger' => $record->ledger(), 'view' => $view] + $shown);
+        return (Bench::Carburetor === $bench ? 'place-' : 'off-').$place;
+    }
+
+    /** @param array<string, mixed> $shown */
+    private function show(string $view, Job $job, Bench $bench, Record $record, array $shown): Response
+    {
+        return $this->render("carburetor/$view.html.twig", ['job' => $job, 'bench' => $bench->value, 'record' => $record, 'ledger' => $record->ledger($bench), 'view' => $view] + $shown);
     }
 }

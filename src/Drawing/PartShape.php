@@ -39,17 +39,18 @@ enum PartShape: string
 
         return match (true) {
             'bowl_nut' === $kind => self::Screw,
+            'tank' === $kind => self::Bowl,
             'float_pin' === $kind => self::Pin,
             'choke_plate' === $kind => self::Plate,
             null !== $known && self::Block !== $known => $known,
             default => match ($word) {
                 'bolt', 'stop', 'high', 'low' => self::Screw,
                 'washer', 'upper', 'lower' => self::Ring,
-                'base', 'shroud', 'guard' => self::Cover,
+                'base', 'shroud', 'housing' => self::Cover,
+                'bracket' => self::Link,
                 'insulator', 'piece', 'insert' => self::Block,
                 'lines' => self::Hose,
                 'plug' => self::Plate,
-                'starter', 'recoil' => self::Spring,
                 default => match ($material) {
                     Material::Rubber => self::Hose,
                     Material::Paper, Material::Fiber => self::Gasket,

@@ -11,8 +11,8 @@ use AwakeShed\App\Evidence\Content\JarRead;
 use AwakeShed\App\Evidence\Content\Noted;
 use AwakeShed\App\Evidence\Content\StepDone;
 use AwakeShed\App\Job\Job;
-use AwakeShed\Core\Carburetor\BenchActs;
-use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Carburetor\Bench;
+use AwakeShed\Core\Carburetor\Benches;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Evidence\CaseFile;
@@ -40,10 +40,11 @@ final class Record
     /** @var array<int, list<Finding|PutRight|Done>>|null */
     private ?array $told = null;
 
-    private ?PartsLedger $ledger = null;
+    /** @var array<string, PartsLedger> by bench */
+    private array $ledgers = [];
 
     /** @param list<Entry> $entries oldest first */
-    public function __construct(public readonly Job $job, public readonly array $entries, private readonly Carburetors $carburetors, private readonly BenchActs $bench, private readonly StagePlan $plan)
+    public function __construct(public readonly Job $job, public readonly array $entries, private readonly Benches $benches, private readonly StagePlan $plan)
     {
     }
 
@@ -113,14 +114,10 @@ final class Record
         if (null !== $this->told) {
             return $this->told;
         }
-        $moves = $told = [];
-        foreach ($this->counting() as $entry) {
-            $content = $entry->content();
-            if ($content instanceof BenchMove) {
-                $moves[$entry->id] = $content->move;
-            }
+        $told = $bench = [];
+        foreach (Bench::cases() as $each) {
+            $bench += $this->benches->actsAt($each)->told($this->moves($each));
         }
-        $bench = $this->bench->told($moves);
         foreach ($this->counting() as $entry) {
             $content = $entry->content();
             $told[$entry->id] = [...($content instanceof StepDone ? $this->plan->told($content->act) : $bench[$entry->id] ?? []), ...$content->events()];
@@ -129,20 +126,20 @@ final class Record
         return $this->told = $told;
     }
 
-    /** The carburetor bench of this job as it stands. */
-    public function ledger(): PartsLedger
+    /** A bench of this job as it stands. */
+    public function ledger(Bench $bench = Bench::Carburetor): PartsLedger
     {
-        return $this->ledger ??= $this->carburetors->ledger($this->moves());
+        return $this->ledgers[$bench->value] ??= $this->benches->at($bench)->ledger(array_values($this->moves($bench)));
     }
 
-    /** @return list<Move> */
-    private function moves(): array
+    /** @return array<int, Move> by entry */
+    private function moves(Bench $bench): array
     {
         $moves = [];
         foreach ($this->counting() as $entry) {
-            $content = $entry->content();
-            if ($content instanceof BenchMove) {
-                $moves[] = $content->move;
+            $content = ContentKind::BenchMove === $entry->contentKind ? $entry->content() : null;
+            if ($content instanceof BenchMove && $bench === $content->bench) {
+                $moves[$entry->id] = $content->move;
             }
         }
 

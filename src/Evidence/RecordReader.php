@@ -9,8 +9,7 @@ use AwakeShed\App\Evidence\Content\ContentKind;
 use AwakeShed\App\Evidence\Content\Rewritten;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
-use AwakeShed\Core\Carburetor\BenchActs;
-use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Carburetor\Benches;
 use AwakeShed\Core\Evidence\EventFormat;
 use AwakeShed\Core\Stage\StagePlan;
 use Doctrine\DBAL\Connection;
@@ -37,7 +36,7 @@ final readonly class RecordReader
     private const PAST_JOBS = 400;
     private const PAST_ENTRIES = 20_000;
 
-    public function __construct(private Connection $connection, private JobRepository $jobs, private Carburetors $carburetors, private EventFormat $format, private BenchActs $bench, private StagePlan $plan)
+    public function __construct(private Connection $connection, private JobRepository $jobs, private Benches $benches, private EventFormat $format, private StagePlan $plan)
     {
     }
 
@@ -63,7 +62,7 @@ final readonly class RecordReader
             );
         }
 
-        return new Record($job, array_values($entries), $this->carburetors, $this->bench, $this->plan);
+        return new Record($job, array_values($entries), $this->benches, $this->plan);
     }
 
     /** @return list<Job> in the shed at whose carburetor something was done, the latest first */

@@ -19,6 +19,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobSheet;
 use AwakeShed\App\Job\JobWriter;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\Core\Carburetor\Bench;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Diagnosis\Assessor;
@@ -78,7 +79,7 @@ final readonly class Recorder
             foreach ($events as $event) {
                 match (true) {
                     $event instanceof Finding => $record->ledger()->demandInPlace($event->test),
-                    $event instanceof Done => $record->ledger()->demandSaidElsewhere($event->act->id),
+                    $event instanceof Done => array_map(static fn (Bench $bench) => $record->ledger($bench)->demandSaidElsewhere($event->act->id), Bench::cases()),
                     default => null,
                 };
             }
@@ -140,7 +141,7 @@ final readonly class Recorder
     }
 
     /**
-     * Records what was done at the carburetor bench, with what it says in the vocabulary's words.
+     * Records what was done at a bench, with what it says in the vocabulary's words.
      *
      * @param \Closure(PartsLedger): Move                        $make from the ledger as it stands under the lock
      * @param (\Closure(NewEntry, Move, PartsLedger): void)|null $also what goes with it, in the same transaction, told the ledger before it
@@ -150,15 +151,16 @@ final readonly class Recorder
      * @throws \AwakeShed\Core\Carburetor\ImpossibleMove when it cannot be done as the ledger stands
      * @throws \AwakeShed\Core\Evidence\UnknownWord
      */
-    public function moved(Job $job, Member $by, RequestKey $key, \Closure $make, ?\Closure $also = null): void
+    public function moved(Job $job, Member $by, RequestKey $key, \Closure $make, ?\Closure $also = null, Bench $bench = Bench::Carburetor): void
     {
-        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $make, $also): NewEntry {
-            $move = $make($record->ledger());
-            $found = $move->finds($record->ledger()->after($move));
+        $this->change($job, $by, $key, function (Record $record) use ($job, $by, $make, $also, $bench): NewEntry {
+            $ledger = $record->ledger($bench);
+            $move = $make($ledger);
+            $found = $move->finds($ledger->after($move));
             $this->check($record->case(), $found);
-            $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new BenchMove($move, $found));
+            $entry = NewEntry::observation($job, $by, $this->clock->now(), Source::Bench, new BenchMove($move, $found, $bench));
             if (null !== $also) {
-                $also($entry, $move, $record->ledger());
+                $also($entry, $move, $ledger);
             }
 
             return $entry;

@@ -35,6 +35,8 @@ final readonly class WayBack
             'stage', 'now' => $this->isStage($where) ? [$page, ['stage' => $where]] : null,
             'history' => ['job_history', []],
             'hand_back' => ['job_hand_back_look', []],
+            'teardown' => ['carburetor', ['bench' => 'teardown']],
+            'teardown_refit', 'teardown_check' => [str_replace('teardown', 'carburetor', $page), ['bench' => 'teardown']],
             'likely', 'carburetor', 'carburetor_refit', 'carburetor_map', 'carburetor_cleaning', 'carburetor_check' => [$page, []],
             default => null,
         };

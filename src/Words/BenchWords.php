@@ -50,7 +50,7 @@ final readonly class BenchWords
         $said = [];
         foreach ($move->said() as $field => $value) {
             $said[] = match ($field) {
-                'name', 'orientation', 'hole', 'turns', 'bore', 'size', 'holes' => \in_array($field, ['name', 'holes'], true) ? $value : $this->word('note', $field).' '.$value,
+                'name', 'orientation', 'hole', 'turns', 'bore', 'size', 'screws', 'remark', 'holes' => \in_array($field, ['name', 'holes'], true) ? $value : $this->word('note', $field).' '.$value,
                 'template', 'reason' => $value,
                 'exit' => $this->word('port', $value),
                 'kind' => $this->word('part', $value),
