@@ -23,6 +23,8 @@ const keptCache = async () => {
     return name ? caches.open(name) : null;
 };
 
+/** Counts the wipings: what was asked for before one is not kept after it. */
+let wipings = 0;
 const forgetPages = async (but = '') => Promise.all((await caches.keys())
     .filter((name) => name.startsWith('pages:') && name !== but)
     .map((name) => caches.delete(name)));
@@ -35,17 +37,24 @@ const put = async (cache, address, response) => {
 };
 
 /** Pages belong to whoever they were drawn for: one person's are on the device at a time, and at the door nobody's. */
-const keepPage = async (address, text) => {
-    if (!text.includes('id="main"')) {
+const keepPage = async (address, text, asked) => {
+    if (asked !== wipings || !text.includes('id="main"')) {
         return;
     }
     const who = /<body[^>]* data-who="(\d+)"/.exec(text)?.[1];
-    await forgetPages(who === undefined ? '' : pagesOf(who));
     if (who === undefined) {
+        wipings += 1;
+        await forgetPages();
         return;
     }
+    await forgetPages(pagesOf(who));
     const page = text.replace('<main id="main"', `<main id="main" data-seen-at="${new Date().toISOString()}"`);
-    await put(await caches.open(pagesOf(who)), withoutHash(address), new Response(page, { headers: { 'Content-Type': 'text/html; charset=utf-8' } }));
+    const cache = await caches.open(pagesOf(who));
+    if (asked !== wipings) {
+        await forgetPages();
+        return;
+    }
+    await put(cache, withoutHash(address), new Response(page, { headers: { 'Content-Type': 'text/html; charset=utf-8' } }));
 };
 
 const isPage = (response) => response.ok && response.headers.get('Content-Type')?.startsWith('text/html')
@@ -62,11 +71,12 @@ const afterAWhile = (milliseconds) => new Promise((_, refuse) => {
 
 const page = async (request, later) => {
     const kept = await asLastSeen(request.url);
+    const when = wipings;
     const asked = fetch(request).then((response) => {
         if (isPage(response)) {
             // A page asked for by a link was sent on to where it is; under that address it is kept.
             const address = response.url || request.url;
-            later(response.clone().text().then((text) => keepPage(address, text)).catch(() => {}));
+            later(response.clone().text().then((text) => keepPage(address, text, when)).catch(() => {}));
         }
         return response;
     });
@@ -134,20 +144,24 @@ const told = {
         }
         await Promise.all(names.map(async (name) => await cache.match(name) ?? cache.add(name)));
     },
-    became: ({ address, text }) => keepPage(address, text),
+    became: ({ address, text }) => keepPage(address, text, wipings),
     ahead: async (addresses) => {
+        const when = wipings;
         for (const address of [NO_PAGE, ...addresses]) {
             const seen = /data-seen-at="([^"]+)"/.exec(await (await (await keptCache())?.match(new URL(address, self.location.href).href))?.text() ?? '')?.[1];
             if (seen === undefined || Date.now() - Date.parse(seen) > FRESH) {
                 const response = await fetch(address);
-                if (!isPage(response) || new URL(response.url).pathname === '/sign-in') {
+                if (when !== wipings || !isPage(response) || new URL(response.url).pathname === '/sign-in') {
                     return;
                 }
-                await keepPage(response.url, await response.text());
+                await keepPage(response.url, await response.text(), when);
             }
         }
     },
-    forget: () => forgetPages(),
+    forget: () => {
+        wipings += 1;
+        return forgetPages();
+    },
 };
 
 self.addEventListener('message', (event) => {

@@ -32,7 +32,7 @@ test('the views are all the pages there are', () => {
     // What is no page of its own, or stands before the door, or only for a moment.
     const others = /^(_|kept$|second_factor$|sign_in$|lost_password$|welcome$|own_password$|first_owner$|short_hits$|job_news$|health$|manifest$|photo$|trace_live$|case_export$|case_schema$|spec_schema$|spec_export$|owner_export$|shop_export$|fuel_drawing$|job_line$|trace_drawing$|.*_csv$)/;
     const unseen = Object.entries(routes).filter(([name, route]) => /GET|ANY/.test(route.method) && !others.test(name)).filter(([, route]) => {
-        const pattern = new RegExp(`^${route.path.replace(/\{\w+\}/g, '[^/]+')}$`);
+        const pattern = new RegExp(`^${route.path.replace(/\{!?\w+\}/g, '[^/]+')}$`);
         return !views.some((view) => pattern.test(view.split('?')[0]));
     }).map(([name]) => name);
     expect(unseen).toEqual([]);
@@ -106,7 +106,7 @@ test('what was saved and its undo stay in view, on a phone and on a laptop', asy
     await expect(page.locator('.saved')).toContainText('Oil level');
     for (const size of [{ width: 390, height: 844 }, { width: 1280, height: 800 }]) {
         await page.setViewportSize(size);
-        for (const [where, button] of [['/gates', '#chip-look-oil_smell-none'], ['/line/tap', '#chip-look-tap-open_and_flows'], ['/line/bowl', '#chip-leak-static-none'], ['/tests/look.tank', '#chip-look-tank-clean'], ['/now/path', '.bench-mode .chip']]) {
+        for (const [where, button] of [['/gates', 'details.look[open] .chip'], ['/line/tap', '#chip-look-tap-open_and_flows'], ['/line/bowl', '#chip-leak-static-none'], ['/tests/look.tank', '#chip-look-tank-clean'], ['/now/path', '.bench-mode .chip']]) {
             await page.goto(job + where);
             const tapped = page.locator(button).first();
             await tapped.scrollIntoViewIfNeeded();
