@@ -20,8 +20,8 @@ final class Version20261126020000 extends AbstractMigration
         $this->addSql("ALTER TABLE photo ADD caption VARCHAR(200) NOT NULL DEFAULT ''");
         $this->addSql('ALTER TABLE photo ALTER caption DROP DEFAULT');
         $this->addSql('ALTER TABLE job ADD with_whom_id INT DEFAULT NULL');
-        $this->addSql('ALTER TABLE job ADD CONSTRAINT FK_FBD8E0F8C7B7E0A2 FOREIGN KEY (with_whom_id) REFERENCES member (id)');
-        $this->addSql('CREATE INDEX IDX_FBD8E0F8C7B7E0A2 ON job (with_whom_id)');
+        $this->addSql('ALTER TABLE job ADD CONSTRAINT FK_FBD8E0F812C7516F FOREIGN KEY (with_whom_id) REFERENCES member (id)');
+        $this->addSql('CREATE INDEX IDX_FBD8E0F812C7516F ON job (with_whom_id)');
         $this->addSql("ALTER TABLE member ADD timer_sound VARCHAR(20) NOT NULL DEFAULT 'off'");
         $this->addSql('ALTER TABLE member ALTER timer_sound DROP DEFAULT');
         $this->addSql('ALTER TABLE trace ADD is_simulated TINYINT(1) NOT NULL DEFAULT 0');
@@ -34,8 +34,8 @@ final class Version20261126020000 extends AbstractMigration
     public function down(Schema $schema): void
     {
         $this->addSql('ALTER TABLE photo DROP caption');
-        $this->addSql('ALTER TABLE job DROP FOREIGN KEY FK_FBD8E0F8C7B7E0A2');
-        $this->addSql('DROP INDEX IDX_FBD8E0F8C7B7E0A2 ON job');
+        $this->addSql('ALTER TABLE job DROP FOREIGN KEY FK_FBD8E0F812C7516F');
+        $this->addSql('DROP INDEX IDX_FBD8E0F812C7516F ON job');
         $this->addSql('ALTER TABLE job DROP with_whom_id');
         $this->addSql('ALTER TABLE member DROP timer_sound');
         $this->addSql('ALTER TABLE trace DROP is_simulated');

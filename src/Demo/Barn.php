@@ -80,6 +80,9 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
  */
 final class Barn
 {
+    /** Days. */
+    private const LATELY = 5;
+
     /** @var array<string, Member> by sign-in name */
     private array $people = [];
 
@@ -170,6 +173,11 @@ final class Barn
         foreach ($machine['steps'] as $step) {
             $clock->modify('+7 minutes');
             $this->step($job, $step, $now, $clock);
+        }
+        // Whoever worked at it lately has it still.
+        $last = $machine['steps'][array_key_last($machine['steps'])] ?? null;
+        if (null !== $last && !$job->isHandedBack() && $machine['days_ago'] <= self::LATELY) {
+            $job->goesTo($this->people[$last['by'] ?? SignIn::Technician->value]);
         }
         $this->entities->flush();
     }
