@@ -38,6 +38,13 @@ final readonly class ShowExtension
     ) {
     }
 
+    /** Within a sentence: the first letter small, unless it belongs to a name such as E10 or SAE. */
+    #[AsTwigFilter('in_line')]
+    public function inLine(string $words): string
+    {
+        return Words::inLine($words);
+    }
+
     #[AsTwigFilter('measure')]
     public function measure(Quantity $quantity, string $measure): string
     {

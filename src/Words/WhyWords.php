@@ -76,15 +76,15 @@ final readonly class WhyWords
     /** What was found that speaks against a claim. */
     public function against(Contradiction $contradiction): string
     {
-        return implode(', ', array_map(fn (Finding $finding): string => lcfirst($this->words->event($finding)), array_values($contradiction->against)));
+        return implode(', ', array_map(fn (Finding $finding): string => Words::inLine($this->words->event($finding)), array_values($contradiction->against)));
     }
 
     /** What a test is for. */
     public function test(NextTest $next): string
     {
         return match (true) {
-            null !== $next->opens => $this->catalogue->say('It opens: %test%.', ['%test%' => lcfirst($this->words->test($next->opens))]),
-            [] !== $next->tells => $this->catalogue->say('Tells most of: %faults%.', ['%faults%' => implode(', ', array_map(fn (string $fault): string => lcfirst($this->words->fault($fault)), $next->tells))]),
+            null !== $next->opens => $this->catalogue->say('It opens: %test%.', ['%test%' => Words::inLine($this->words->test($next->opens))]),
+            [] !== $next->tells => $this->catalogue->say('Tells most of: %faults%.', ['%faults%' => implode(', ', array_map(fn (string $fault): string => Words::inLine($this->words->fault($fault)), $next->tells))]),
             default => '',
         };
     }
@@ -97,12 +97,12 @@ final readonly class WhyWords
 
     private function fact(Finding $finding): string
     {
-        return $this->words->short($finding) ?? lcfirst($this->words->event($finding));
+        return $this->words->short($finding) ?? Words::inLine($this->words->event($finding));
     }
 
     private function reason(Reason $reason): string
     {
-        return lcfirst($this->words->test($reason->test)).', '.lcfirst($this->words->outcome($reason->test, $reason->outcome));
+        return Words::inLine($this->words->test($reason->test)).', '.Words::inLine($this->words->outcome($reason->test, $reason->outcome));
     }
 
     private function times(float $logOdds): string

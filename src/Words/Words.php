@@ -21,6 +21,12 @@ final readonly class Words
     {
     }
 
+    /** Within a sentence: the first letter small, unless it belongs to a name such as E10 or SAE. */
+    public static function inLine(string $words): string
+    {
+        return 1 === preg_match('/^\p{Lu}[\p{Lu}\d]/u', $words) ? $words : mb_strtolower(mb_substr($words, 0, 1)).mb_substr($words, 1);
+    }
+
     public function test(string $id): string
     {
         return $this->catalogue->say('test.'.$id, [], 'trade');

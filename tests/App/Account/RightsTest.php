@@ -124,7 +124,7 @@ final class RightsTest extends ShedTestCase
         return strtr($route->getPath(), [
             '{job}' => (string) $job->getId(), '{entry}' => str_contains($name, 'entry') ? (string) $this->entry($job, $of) : '', '{id}' => $id, '{trace}' => $id, '{page}' => $id,
             '{sample}' => 'tank', '{part}' => 'look', '{kind}' => 'needle', '{name}' => 'hydrolock', '{state}' => 'ordered', '{how}' => 'bought', '{stream}' => WasteStream::cases()[0]->value,
-            '{fault}' => 'oil.low', '{test}' => 'look.oil_colour',
+            '{fault}' => 'oil.low', '{test}' => 'look.oil_colour', '{!bench}' => 'teardown',
         ]);
     }
 

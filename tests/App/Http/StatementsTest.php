@@ -30,7 +30,7 @@ final class StatementsTest extends ShedTestCase
         $kernel = self::bootKernel();
         $router = $kernel->getContainer()->get('router');
         self::assertInstanceOf(RouterInterface::class, $router);
-        $values = ['job' => '{job}', 'sample' => 'tank', 'room' => 'bowl', 'stage' => 'fuel', 'test' => 'look.oil_level', 'fault' => 'carb.pilot_blocked', 'name' => 'hydrolock', 'kind' => 'needle', 'page' => '', 'since' => '1', 'format' => 'json', 'code' => ''];
+        $values = ['job' => '{job}', 'sample' => 'tank', 'room' => 'bowl', 'stage' => 'fuel', 'test' => 'look.oil_level', 'fault' => 'carb.pilot_blocked', 'name' => 'hydrolock', 'kind' => 'needle', 'page' => '', 'since' => '1', 'format' => 'json', 'code' => '', 'bench' => 'carburetor'];
         foreach ($router->getRouteCollection() as $name => $route) {
             /** @var list<string> $variables */
             $variables = $route->compile()->getPathVariables();
@@ -40,7 +40,7 @@ final class StatementsTest extends ShedTestCase
             }
             $address = $route->getPath();
             foreach ($variables as $variable) {
-                $address = str_replace('{'.$variable.'}', $values[$variable], $address);
+                $address = str_replace(['{'.$variable.'}', '{!'.$variable.'}'], $values[$variable], $address);
             }
             yield $name => [$address];
         }
