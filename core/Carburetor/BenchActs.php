@@ -83,7 +83,7 @@ final readonly class BenchActs
             MoveKind::Clean => [$this->cleaned[$part->kind ?? ''] ?? null],
             MoveKind::Through, MoveKind::Holes => [$this->cleared($move->said()['passage'] ?? '', $before, $after)],
             MoveKind::Close => [$this->checked],
-            MoveKind::Begin, MoveKind::Note, MoveKind::Condition, MoveKind::Keep, MoveKind::Blocked, MoveKind::Check => [],
+            MoveKind::Begin, MoveKind::StayOn, MoveKind::Note, MoveKind::Condition, MoveKind::Keep, MoveKind::Blocked, MoveKind::Check => [],
         }, is_string(...)));
     }
 

@@ -13,6 +13,9 @@ enum MoveKind: string
     /** A part comes off. */
     case Off = 'off';
 
+    /** A part of the type need not come off. */
+    case StayOn = 'stay_on';
+
     /** Something is noted of a part that is off. */
     case Note = 'note';
 
@@ -57,6 +60,7 @@ enum MoveKind: string
         return match ($this) {
             self::Begin => new Move\Begin($said['type'] ?? '', $order, $said['template'] ?? ''),
             self::Off => Move\TakeOff::heard($place, $said),
+            self::StayOn => new Move\StayOn($said['kind'] ?? ''),
             self::Note => new Move\NotePart($place ?? 0, $said),
             self::Condition => Move\JudgeCondition::heard($place ?? 0, $said),
             self::Keep => Move\DecideFate::heard($place ?? 0, $said),

@@ -29,6 +29,7 @@ final readonly class PartsLedger
      * @param array<int, Part>                                                         $parts   by place
      * @param array<string, array{seen: list<string>, blocked: bool, holes: int|null}> $tried   by passage
      * @param list<string>                                                             $checked since a part was last moved
+     * @param list<string>                                                             $staysOn kinds that need not come off
      */
     private function __construct(
         private Carburetors $carburetors,
@@ -38,6 +39,7 @@ final readonly class PartsLedger
         private array $tried = [],
         public array $checked = [],
         public bool $wasClosed = false,
+        public array $staysOn = [],
     ) {
     }
 
@@ -99,12 +101,36 @@ final readonly class PartsLedger
         return [] === $this->parts ? 1 : max(array_keys($this->parts)) + 1;
     }
 
-    /** @return list<PartKind> of the type, not off yet, in the order they usually come off */
+    /** @return list<PartKind> of the type, not off yet, in the order they usually come off; those that stay on last */
     public function stillOn(): array
     {
         $off = array_map(static fn (Part $part): ?string => $part->kind, $this->parts);
+        $on = array_filter($this->type->parts ?? [], static fn (PartKind $kind): bool => !\in_array($kind->id, $off, true));
 
-        return array_values(array_filter($this->type->parts ?? [], static fn (PartKind $kind): bool => !\in_array($kind->id, $off, true)));
+        return [...array_filter($on, fn (PartKind $kind): bool => !$this->isToStay($kind)), ...array_filter($on, $this->isToStay(...))];
+    }
+
+    /** @throws ImpossibleMove when no part of that kind is on, or it was said already that it stays */
+    private function demandStillOn(string $id): PartKind
+    {
+        foreach ($this->stillOn() as $kind) {
+            if ($kind->id === $id && !$this->isToStay($kind)) {
+                return $kind;
+            }
+        }
+
+        throw ImpossibleMove::noSuch('part', $id);
+    }
+
+    /** @throws ImpossibleMove when no part of that kind is on, or it was said already that it stays */
+    public function staying(string $kind): self
+    {
+        return $this->with(staysOn: [...$this->staysOn, $this->demandStillOn($kind)->id]);
+    }
+
+    private function isToStay(PartKind $kind): bool
+    {
+        return \in_array($kind->id, $this->staysOn, true);
     }
 
     /**
@@ -119,7 +145,7 @@ final readonly class PartsLedger
         $off = array_filter(array_map(static fn (Part $part): int|false => array_search($part->kind, $kinds, true), $this->parts), \is_int(...));
         $from = [] === $off ? ($isBowlOnly ? $this->firstOfBowl($kinds) : 0) : $off[array_key_last($off)] + 1;
 
-        return array_values(array_filter($this->stillOn(), static fn (PartKind $kind): bool => array_search($kind->id, $kinds, true) >= $from))[0] ?? null;
+        return array_values(array_filter($this->stillOn(), fn (PartKind $kind): bool => !$this->isToStay($kind) && array_search($kind->id, $kinds, true) >= $from))[0] ?? null;
     }
 
     /** @return list<Part> what lies on the mat, the last that came off first: the order it goes back in */
@@ -274,7 +300,7 @@ final readonly class PartsLedger
         $parts = [$part->place => $part] + $this->parts;
         ksort($parts);
 
-        return $this->with(parts: $parts, checked: $isMoved ? [] : $this->checked);
+        return $this->with(parts: $parts, checked: $isMoved ? [] : $this->checked, staysOn: array_values(array_diff($this->staysOn, [$part->kind])));
     }
 
     /**
@@ -321,16 +347,17 @@ final readonly class PartsLedger
             throw ImpossibleMove::notClosable(\count($this->toGoBack()), \count($this->checksLeft()));
         }
 
-        return new self($this->carburetors, false, $this->type, $this->parts, $this->tried, $this->checked, true);
+        return new self($this->carburetors, false, $this->type, $this->parts, $this->tried, $this->checked, true, $this->staysOn);
     }
 
     /**
      * @param array<int, Part>|null                                                         $parts
      * @param array<string, array{seen: list<string>, blocked: bool, holes: int|null}>|null $tried
      * @param list<string>|null                                                             $checked
+     * @param list<string>|null                                                             $staysOn
      */
-    private function with(?array $parts = null, ?array $tried = null, ?array $checked = null): self
+    private function with(?array $parts = null, ?array $tried = null, ?array $checked = null, ?array $staysOn = null): self
     {
-        return new self($this->carburetors, $this->isOpen, $this->type, $parts ?? $this->parts, $tried ?? $this->tried, $checked ?? $this->checked, $this->wasClosed);
+        return new self($this->carburetors, $this->isOpen, $this->type, $parts ?? $this->parts, $tried ?? $this->tried, $checked ?? $this->checked, $this->wasClosed, $staysOn ?? $this->staysOn);
     }
 }

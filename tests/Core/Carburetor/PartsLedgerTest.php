@@ -197,6 +197,21 @@ final class PartsLedgerTest extends TestCase
         self::assertFalse($none->isApart());
     }
 
+    public function testWhatStaysOnIsPassedOverAndStillMayComeOff(): void
+    {
+        $first = self::begun('bowl_brass');
+        $kind = $first->nextOff(false)->id ?? '';
+        $ledger = $first->after(MoveKind::StayOn->move(said: ['kind' => $kind]));
+        self::assertSame([$kind], $ledger->staysOn);
+        self::assertNotSame($kind, $ledger->nextOff(false)?->id);
+        self::assertFalse($ledger->isApart(), 'nothing came off');
+        self::refused('strip.no_such', static fn () => $ledger->after(MoveKind::StayOn->move(said: ['kind' => $kind])));
+        self::refused('strip.no_such', static fn () => $ledger->after(MoveKind::StayOn->move(said: ['kind' => 'metering_lever'])));
+        $off = $ledger->after(MoveKind::Off->move(said: ['kind' => $kind]));
+        self::assertSame([], $off->staysOn, 'it came off after all');
+        self::assertTrue($off->isApart());
+    }
+
     public function testAPassageIsProvedByEveryExitAndEveryHole(): void
     {
         $ledger = self::begun('bowl_brass');
