@@ -328,7 +328,7 @@
             lookAt(main, event.detail.requestConfig?.verb === 'post');
             // Whoever cannot see that the page changed hears what it says now.
             if (!document.activeElement || document.activeElement === document.body) {
-                const next = [...main.querySelectorAll('details[data-one-open][open] > summary')].at(-1);
+                const next = [...main.querySelectorAll('details[data-one-open][open] > summary')].filter((summary) => summary.checkVisibility()).at(-1);
                 next ? next.focus() : main.focus({ preventScroll: true });
             }
         }

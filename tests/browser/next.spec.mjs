@@ -49,7 +49,7 @@ for (const kind of ['Mower', 'Ride-on mower', 'Snowblower', 'Generator', 'Invert
         expect(new Set(done).size).toBe(done.length);
         expect(done.at(-1)).toBe('run.minutes_later');
         await page.getByRole('link', { name: 'Going home' }).click();
-        await expect(page.getByText('Fit to go home.')).toBeVisible();
+        await expect(page.getByText('It runs, holds a load and goes on')).toBeVisible();
         await page.getByRole('button', { name: 'Hand it back' }).click();
         await expect(page.locator('.verdict')).toContainText('Handed back');
     });

@@ -50,7 +50,10 @@ test('taps on a dead line keep their answers and their order, over a link and a 
     const job = await takeIn(page, { label: 'Tapped-offline mower' });
     await page.goto(`${job}/gates`);
     await context.setOffline(true);
-    const answer = (test, outcome) => page.getByRole('group', { name: test, exact: true }).getByRole('button', { name: outcome, exact: true }).click();
+    const answer = async (test, outcome) => {
+        await opened(page, test);
+        await page.getByRole('group', { name: test, exact: true }).getByRole('button', { name: outcome, exact: true }).click();
+    };
     await answer('Color of the oil', 'Dark');
     await expect(page.locator('#offline')).toContainText('back: 1');
     await answer('Body of the oil', 'Like oil');
@@ -131,6 +134,7 @@ test('a session that ran out while typing loses nothing', async ({ page, context
     await signIn(page);
     const job = await takeIn(page, { label: 'Expired mower' });
     await page.goto(`${job}/gates`);
+    await opened(page, 'Body of the oil');
     await context.clearCookies({ name: 'shed' });
     await page.getByRole('group', { name: 'Body of the oil' }).getByRole('button', { name: 'Like oil' }).click();
     await expect(page.getByText('What you typed is kept')).toBeVisible();
@@ -143,6 +147,7 @@ test('a session that ran out while typing loses nothing', async ({ page, context
     await expect(page.locator('.entry').first()).toContainText('Body of the oil: Like oil');
     // Not even on a device the server no longer knows.
     await page.goto(`${job}/gates`);
+    await opened(page, 'Color of the oil');
     await context.clearCookies();
     await page.getByRole('group', { name: 'Color of the oil' }).getByRole('button', { name: 'Dark' }).click();
     await expect(page.getByLabel('Password')).toBeVisible();

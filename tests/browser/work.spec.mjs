@@ -139,7 +139,7 @@ test('one step at a time, with one hand', async ({ page }) => {
     await page.getByRole('group', { name: 'Cap vent lever' }).getByRole('button', { name: 'On', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'Cap seal' })).toBeVisible();
     await page.getByRole('link', { name: 'Next' }).click();
-    await expect(page.getByRole('heading', { name: 'Fuel tap' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Fuel shutoff' })).toBeVisible();
     for (const button of await page.locator('.bench-mode .chip, .bench-mode .button').all()) {
         expect((await button.boundingBox()).height).toBeGreaterThanOrEqual(60);
     }
@@ -154,7 +154,7 @@ test('two people on one job see what the other found within five seconds', async
     await other.goto(`${job}/line/tap`);
     await other.getByRole('button', { name: 'Shut or blocked' }).click();
     await expect(other.locator('.saved')).toBeVisible();
-    await expect(page.locator('#news')).toContainText('Fuel tap: Shut or blocked', { timeout: 5_500 });
+    await expect(page.locator('#news')).toContainText('Fuel shutoff: Shut or blocked', { timeout: 5_500 });
     await page.locator('#news').getByRole('link', { name: 'Show it here' }).click();
     await expect(step(page, 'path.tap').getByRole('button', { name: 'Shut or blocked' })).toHaveAttribute('aria-pressed', 'true');
     await other.context().close();
