@@ -57,7 +57,7 @@ test('a photo is the graduated jar, by taps and by keys, and its figures go into
     await page.keyboard.press('Shift+ArrowUp');
     await expect(page.getByRole('textbox', { name: 'Edge between the layers' })).not.toHaveValue(edge);
     await page.getByRole('link', { name: 'Into the jar of the tank' }).click();
-    await expect(page.getByLabel('Lower layer')).toHaveValue(/^(19|20|21)/);
+    await expect(page.locator('#layers_lower')).toHaveValue(/^(19|20|21)/);
 });
 
 test('the stopwatch fills one cup after the other, and pulls are counted by tap', async ({ page }) => {
