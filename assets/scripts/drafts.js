@@ -109,7 +109,7 @@
     });
 
     window.drafts = {
-        who, storage, read, write, isKey, isToken, isSignIn, freshKeys, drop, fill,
+        who, storage, read, write, isKey, isToken, isSignIn, freshKey, freshKeys, drop, fill,
         arrive: (part) => part.querySelectorAll('form[data-draft]').forEach(restore),
     };
 })();

@@ -6,7 +6,7 @@
     'use strict';
 
     const words = document.body.dataset;
-    const { who, storage, read, write, isKey, isToken, isSignIn, freshKeys, drop, fill } = window.drafts;
+    const { who, storage, read, write, isKey, isToken, isSignIn, freshKey, freshKeys, drop, fill } = window.drafts;
     const outboxKey = `outbox:${who}`;
     const refusedKey = `refused:${who}`;
     const outbox = () => read(outboxKey, []);
@@ -39,7 +39,7 @@
     const laidBy = new WeakMap();
     const layBy = async (input) => {
         for (const file of input.files) {
-            const id = crypto.randomUUID?.() ?? `${Date.now()}-${Math.random()}`;
+            const id = freshKey();
             try {
                 await withFiles('readwrite', (files) => files.put(file, id));
                 laidBy.set(file, id);

@@ -271,7 +271,8 @@
     });
 
     // What was unfolded to tap in, again and again, stays unfolded when the next page comes; folded by hand, it stays folded.
-    const bringBackWhatStays = (part) => part.querySelectorAll('details[data-stays]').forEach((folds) => {
+    // A browser that keeps nothing lets it fold.
+    const bringBackWhatStays = (part) => window.drafts.storage && part.querySelectorAll('details[data-stays]').forEach((folds) => {
         folds.open = sessionStorage.getItem(`stays-${folds.dataset.stays}`) === 'open';
         folds.addEventListener('toggle', () => sessionStorage.setItem(`stays-${folds.dataset.stays}`, folds.open ? 'open' : ''));
     });

@@ -13,6 +13,8 @@ const PATIENCE = { kept: 4_000, none: 10_000 };
 const FRESH = 600_000;
 const PICTURE = /^\/photos\/\d+\/small\.jpg$/;
 const NO_PAGE = '/no-line';
+/** On a kept page, when it was seen: the page itself says it too. */
+const SEEN_AT = 'X-Seen-At';
 
 const withoutHash = (address) => address.split('#')[0];
 /** Names of files carry a digest of what is in them; this is the name without it. */
@@ -48,13 +50,14 @@ const keepPage = async (address, text, asked) => {
         return;
     }
     await forgetPages(pagesOf(who));
-    const page = text.replace('<main id="main"', `<main id="main" data-seen-at="${new Date().toISOString()}"`);
+    const at = new Date().toISOString();
+    const page = text.replace('<main id="main"', `<main id="main" data-seen-at="${at}"`);
     const cache = await caches.open(pagesOf(who));
     if (asked !== wipings) {
         await forgetPages();
         return;
     }
-    await put(cache, withoutHash(address), new Response(page, { headers: { 'Content-Type': 'text/html; charset=utf-8' } }));
+    await put(cache, withoutHash(address), new Response(page, { headers: { 'Content-Type': 'text/html; charset=utf-8', [SEEN_AT]: at } }));
 };
 
 const isPage = (response) => response.ok && response.headers.get('Content-Type')?.startsWith('text/html')
@@ -88,31 +91,27 @@ const page = async (request, later) => {
     }
 };
 
-const shell = async (request) => {
-    const cache = await caches.open(SHELL);
-    const kept = await cache.match(request);
+/** What never changes under its address is asked for once. */
+const once = async (request, kept, keep) => {
     if (kept) {
         return kept;
     }
     const response = await fetch(request);
     if (response.ok) {
-        await cache.put(request, response.clone());
+        await keep(response.clone());
     }
     return response;
 };
 
-const picture = async (request) => {
-    const kept = await asLastSeen(request.url);
-    if (kept) {
-        return kept;
-    }
-    const response = await fetch(request);
-    const cache = await keptCache();
-    if (response.ok && cache !== null) {
-        await put(cache, request.url, response.clone());
-    }
-    return response;
+const shell = async (request) => {
+    const cache = await caches.open(SHELL);
+    return once(request, await cache.match(request), (response) => cache.put(request, response));
 };
+
+const picture = async (request) => once(request, await asLastSeen(request.url), async (response) => {
+    const cache = await keptCache();
+    return cache === null ? undefined : put(cache, request.url, response);
+});
 
 self.addEventListener('install', () => self.skipWaiting());
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
@@ -148,8 +147,8 @@ const told = {
     ahead: async (addresses) => {
         const when = wipings;
         for (const address of [NO_PAGE, ...addresses]) {
-            const seen = /data-seen-at="([^"]+)"/.exec(await (await (await keptCache())?.match(new URL(address, self.location.href).href))?.text() ?? '')?.[1];
-            if (seen === undefined || Date.now() - Date.parse(seen) > FRESH) {
+            const kept = await (await keptCache())?.match(new URL(address, self.location.href).href);
+            if (kept === undefined || Date.now() - Date.parse(kept.headers.get(SEEN_AT)) > FRESH) {
                 const response = await fetch(address);
                 if (when !== wipings || !isPage(response) || new URL(response.url).pathname === '/sign-in') {
                     return;

@@ -11,4 +11,9 @@ enum Bench: string
 
     /** Covers, shroud, tank, recoil, brackets, valve cover: whatever has to come off to get at something. */
     case Teardown = 'teardown';
+
+    public function other(): self
+    {
+        return self::Carburetor === $this ? self::Teardown : self::Carburetor;
+    }
 }

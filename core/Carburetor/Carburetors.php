@@ -25,19 +25,18 @@ final readonly class Carburetors
 
     public static function shipped(): self
     {
-        return self::read('carburetors.json', null);
+        return self::read('carburetors.json');
     }
 
     /** What comes off to get at something else. */
     public static function teardowns(): self
     {
-        return self::read('teardowns.json', ['kill_wire', 'gaskets']);
+        return self::read('teardowns.json');
     }
 
-    /** @param list<string>|null $only of the checks; null for all */
-    private static function read(string $file, ?array $only): self
+    private static function read(string $file): self
     {
-        /** @var array{may_be_left_off: list<string>, hold_the_bowl: list<string>, said_by_ledger: list<string>, types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: string, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
+        /** @var array{may_be_left_off: list<string>, hold_the_bowl: list<string>, said_by_ledger: list<string>, checks?: list<string>, types: list<array{id: string, parts: list<array{id: string, material: string, asks?: list<string>, stack?: string, size?: string}>, passages: list<array{id: string, from: string, to: non-empty-list<string>, circuit: string, bore_mm?: float, test?: string, holes?: int}>}>} $data */
         $data = Table::read(__DIR__.'/data/'.$file);
         $types = [];
         foreach ($data['types'] as $type) {
@@ -50,7 +49,7 @@ final readonly class Carburetors
         /** @var array{checks: list<array{id: string, test?: string, good?: list<string>}>} $covers */
         $covers = Table::read(__DIR__.'/data/covers.json');
 
-        $checks = array_values(array_filter($covers['checks'], static fn (array $check): bool => null === $only || \in_array($check['id'], $only, true)));
+        $checks = array_values(array_filter($covers['checks'], static fn (array $check): bool => \in_array($check['id'], $data['checks'] ?? [$check['id']], true)));
 
         return new self($types, array_map(static fn (array $check): CoverCheck => new CoverCheck($check['id'], $check['test'] ?? null, $check['good'] ?? []), $checks), $data['may_be_left_off'], $data['hold_the_bowl'], $data['said_by_ledger'], Cleaning::shipped());
     }

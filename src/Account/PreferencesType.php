@@ -30,8 +30,8 @@ final class PreferencesType extends AbstractType
         $builder
             ->add('units', ChipsType::class, ['label' => 'Units', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(UnitSystem::class, 'units'))
             ->add('look', ChipsType::class, ['label' => 'Look', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(Look::class, 'look'))
-            ->add('letterKeys', ChipsType::class, ['label' => 'Single-letter keys', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(OnOff::class, 'keys'))
-            ->add('timerSound', ChipsType::class, ['label' => 'Sound of a timer', 'help' => 'A short tone when a wait is over, while a page of the shed is open.', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(OnOff::class, 'keys'))
+            ->add('letterKeys', ChipsType::class, ['label' => 'Single-letter keys', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(OnOff::class, 'on_off'))
+            ->add('timerSound', ChipsType::class, ['label' => 'Sound of a timer', 'help' => 'A short tone when a wait is over, while a page of the shed is open.', 'required' => true, 'constraints' => [new NotNull()]] + $this->choices->ofEnum(OnOff::class, 'on_off'))
             ->add('wires', AmountType::class, ['label' => 'Your cleaning wires', 'help' => 'In any order, such as 0.3; 0.45; 0.6. The jet page chooses from them.', 'measure' => Measure::Bore, 'possible' => new Interval(0.02, 5, LengthUnit::Millimetre), 'most' => 40, 'attr' => ['autocomplete' => 'off']]);
     }
 

@@ -14,6 +14,7 @@ use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Photo\MatPlace;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Words\BenchWords;
@@ -44,6 +45,9 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/jobs/{job}/{!bench}', requirements: ['job' => Address::NUMBER, 'bench' => 'carburetor|teardown'], defaults: ['bench' => 'carburetor'])]
 final class CarburetorController extends AbstractController
 {
+    /** Passages and cleaning are a carburetor's. */
+    private const CARBURETOR_ALONE = ['bench' => 'carburetor'];
+
     private const FIELDS = ['type', 'kind', 'name', 'material', 'orientation', 'hole', 'turns', 'bore', 'size', 'screws', 'remark', 'condition', 'keep', 'method', 'passage', 'exit', 'holes', 'check', 'outcome', 'reason'];
 
     public function __construct(private readonly Recorder $recorder, private readonly Benches $benches, private readonly Vocabulary $vocabulary, private readonly BenchWords $words)
@@ -60,29 +64,23 @@ final class CarburetorController extends AbstractController
 
         return $this->show('mat', $job, $bench, $record, [
             'types' => array_keys($this->benches->at($bench)->types),
-            'own' => $ledger->isOpen ? [] : array_values(array_filter($entities->getRepository(OwnTemplate::class)->findBy([], ['name' => 'ASC']), fn (OwnTemplate $own): bool => Bench::Carburetor === $bench ? !isset($this->benches->teardowns->types[$own->getType()]) : !isset($this->benches->carburetors->types[$own->getType()]))),
+            'own' => $ledger->isOpen ? [] : array_values(array_filter($entities->getRepository(OwnTemplate::class)->findBy([], ['name' => 'ASC']), fn (OwnTemplate $own): bool => !isset($this->benches->at($bench->other())->types[$own->getType()]))),
             'chosen' => $ledger->parts[$place] ?? null,
+            'filed' => new MatPlace($bench, $place),
             'renews' => 'renew_both' === $this->vocabulary->followed($job->getSchools())['needle_seat'],
             'next' => array_values(array_filter($ledger->stillOn(), static fn (PartKind $kind): bool => $kind->id === $asked))[0] ?? $ledger->nextOff('bowl_only' === $this->vocabulary->followed($job->getSchools())['carb_access']),
             'sizes' => null === $ledger->type ? [] : $sizes->forType($ledger->type->id),
-            'photos' => array_values(array_filter($photos->ofJob($job), static fn (Photo $photo): bool => $photo->getGate() === self::atPlace($bench, $place))),
+            'photos' => self::byPlace($photos->ofJob($job), $bench)[$place] ?? [],
         ]);
     }
 
     #[Route('/refit', name: 'carburetor_refit', methods: ['GET'])]
     public function refit(Job $job, Bench $bench, PhotoRepository $photos): Response
     {
-        $byPlace = [];
-        foreach ($photos->ofJob($job) as $photo) {
-            if (1 === preg_match('/^'.self::atPlace($bench, '(\d+)').'$/', $photo->getGate() ?? '', $place)) {
-                $byPlace[(int) $place[1]][] = $photo;
-            }
-        }
-
-        return $this->show('refit', $job, $bench, $this->recorder->open($job), ['photos' => $byPlace]);
+        return $this->show('refit', $job, $bench, $this->recorder->open($job), ['photos' => self::byPlace($photos->ofJob($job), $bench)]);
     }
 
-    #[Route('/map', name: 'carburetor_map', methods: ['GET'])]
+    #[Route('/map', name: 'carburetor_map', requirements: self::CARBURETOR_ALONE, methods: ['GET'])]
     public function map(Job $job, Request $request, FittingWires $wires, Gatekeeper $gatekeeper): Response
     {
         $record = $this->recorder->open($job);
@@ -97,7 +95,7 @@ final class CarburetorController extends AbstractController
         ]);
     }
 
-    #[Route('/cleaning', name: 'carburetor_cleaning', methods: ['GET'])]
+    #[Route('/cleaning', name: 'carburetor_cleaning', requirements: self::CARBURETOR_ALONE, methods: ['GET'])]
     public function cleaning(Job $job, Bath $bath): Response
     {
         $record = $this->recorder->open($job);
@@ -141,7 +139,7 @@ final class CarburetorController extends AbstractController
     }
 
     /** Parts of several jobs into one bath. */
-    #[Route('/bath', name: 'carburetor_bath', methods: ['POST'])]
+    #[Route('/bath', name: 'carburetor_bath', requirements: self::CARBURETOR_ALONE, methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD)]
     public function bathe(Job $job, Request $request, ButtonForm $button, Bath $bath, #[CurrentUser] Member $member): Response
     {
@@ -188,16 +186,29 @@ final class CarburetorController extends AbstractController
         $port = $button->text($request, 'port');
 
         return match ($back) {
-            'refit', 'check', 'cleaning' => $this->redirectToRoute('carburetor_'.$back, ['job' => $job->getId(), 'bench' => $bench->value], Response::HTTP_SEE_OTHER),
+            'refit', 'check' => $this->redirectToRoute('carburetor_'.$back, ['job' => $job->getId(), 'bench' => $bench->value], Response::HTTP_SEE_OTHER),
+            'cleaning' => $this->redirectToRoute('carburetor_cleaning', ['job' => $job->getId()], Response::HTTP_SEE_OTHER),
             'map' => $this->redirectToRoute('carburetor_map', ['job' => $job->getId()] + ('' === $port ? [] : ['port' => $port]), Response::HTTP_SEE_OTHER),
             default => $this->redirectToRoute('carburetor', ['job' => $job->getId(), 'bench' => $bench->value] + (null === $place ? [] : ['place' => $place]), Response::HTTP_SEE_OTHER),
         };
     }
 
-    /** What a photo of a place is filed under. */
-    private static function atPlace(Bench $bench, int|string $place): string
+    /**
+     * @param list<Photo> $photos
+     *
+     * @return array<int, list<Photo>>
+     */
+    private static function byPlace(array $photos, Bench $bench): array
     {
-        return (Bench::Carburetor === $bench ? 'place-' : 'off-').$place;
+        $byPlace = [];
+        foreach ($photos as $photo) {
+            $place = MatPlace::parse($photo->getGate() ?? '');
+            if ($bench === $place?->bench) {
+                $byPlace[$place->number][] = $photo;
+            }
+        }
+
+        return $byPlace;
     }
 
     /** @param array<string, mixed> $shown */

@@ -34,28 +34,24 @@ enum PartShape: string
     /** By the word for what it is, which the last part of a kind's name says; else by what it is made of. */
     public static function ofPart(?string $kind, Material $material): self
     {
+        if ('bowl_nut' === $kind) {
+            return self::Screw; // A bolt with the jet in it.
+        }
         $word = null === $kind ? '' : substr('_'.$kind, (int) strrpos('_'.$kind, '_') + 1);
-        $known = self::tryFrom(rtrim($word, 's'));
 
-        return match (true) {
-            'bowl_nut' === $kind => self::Screw,
-            'tank' === $kind => self::Bowl,
-            'float_pin' === $kind => self::Pin,
-            'choke_plate' === $kind => self::Plate,
-            null !== $known && self::Block !== $known => $known,
-            default => match ($word) {
-                'bolt', 'stop', 'high', 'low' => self::Screw,
-                'washer', 'upper', 'lower' => self::Ring,
-                'base', 'shroud', 'housing' => self::Cover,
-                'bracket' => self::Link,
-                'insulator', 'piece', 'insert' => self::Block,
-                'lines' => self::Hose,
-                'plug' => self::Plate,
-                default => match ($material) {
-                    Material::Rubber => self::Hose,
-                    Material::Paper, Material::Fiber => self::Gasket,
-                    default => self::Block,
-                },
+        return self::tryFrom(rtrim($word, 's')) ?? match ($word) {
+            'bolt', 'stop', 'high', 'low' => self::Screw,
+            'washer', 'upper', 'lower' => self::Ring,
+            'base', 'shroud', 'housing' => self::Cover,
+            'tank' => self::Bowl,
+            'bracket' => self::Link,
+            'insulator', 'piece', 'insert' => self::Block,
+            'lines' => self::Hose,
+            'plug' => self::Plate,
+            default => match ($material) {
+                Material::Rubber => self::Hose,
+                Material::Paper, Material::Fiber => self::Gasket,
+                default => self::Block,
             },
         };
     }

@@ -77,11 +77,13 @@ final readonly class Recorder
             // What another shop found is history here, whatever order it was found in.
             $this->check(Source::Import === $source ? null : $record->case(), $events);
             foreach ($events as $event) {
-                match (true) {
-                    $event instanceof Finding => $record->ledger()->demandInPlace($event->test),
-                    $event instanceof Done => array_map(static fn (Bench $bench) => $record->ledger($bench)->demandSaidElsewhere($event->act->id), Bench::cases()),
-                    default => null,
-                };
+                foreach (Bench::cases() as $bench) {
+                    match (true) {
+                        $event instanceof Finding => $record->ledger($bench)->demandInPlace($event->test),
+                        $event instanceof Done => $record->ledger($bench)->demandSaidElsewhere($event->act->id),
+                        default => null,
+                    };
+                }
             }
             $entry = NewEntry::observation($job, $by, $this->clock->now(), $source, new Observed($events, $worked));
             if (null !== $also) {

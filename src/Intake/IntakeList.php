@@ -74,7 +74,7 @@ final readonly class IntakeList
         $wrong = [];
         $machine->kind = $this->kind($row['kind']);
         if (null === $machine->kind) {
-            $wrong[] = $this->translator->trans('“%word%” is not known here. It is one of %known%.', ['%word%' => mb_substr($row['kind'], 0, 60), '%known%' => implode(', ', array_column(MachineKind::cases(), 'value'))]);
+            $wrong[] = $this->words->notKnown($row['kind'], MachineKind::cases());
         }
         $machine->label = $row['name'];
         $machine->ownerName = $row['customer'];

@@ -23,7 +23,7 @@ class Photo implements RecordedBy
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
     private Job $job;
 
-    /** The gate of the walk, or the place on the mat (“place-7”, of a teardown “off-7”), it was taken at; null where at none. */
+    /** The gate of the walk, or the place on a mat ({@see MatPlace}), it was taken at; null where at none. */
     #[ORM\Column(length: 20, nullable: true)]
     private ?string $gate;
 

@@ -46,8 +46,8 @@ final class PhotoController extends AbstractController
             }
         }
         $gate = $button->text($request, 'gate');
-        $isPlace = 1 === preg_match('/^(place|off)-(\d{1,3})$/', $gate, $place);
-        $gate = $isPlace || $walk->has($gate) ? $gate : null;
+        $place = MatPlace::parse($gate);
+        $gate = null !== $place || $walk->has($gate) ? $gate : null;
         $writer->write($job, $member, $key, static function () use ($files, $store, $job, $member, $gate): null {
             $store->add($job, $member, array_values(array_map(static fn (UploadedFile $file): string => $file->getPathname(), $files)), $gate);
 
@@ -55,8 +55,8 @@ final class PhotoController extends AbstractController
         });
         $this->addFlash('said', [] === $files ? 'Choose a picture first.' : 'Saved.');
 
-        if ($isPlace) {
-            return $this->redirectToRoute('carburetor', ['job' => $job->getId(), 'bench' => 'off' === ($place[1] ?? '') ? 'teardown' : 'carburetor', 'place' => $place[2] ?? ''], Response::HTTP_SEE_OTHER);
+        if (null !== $place) {
+            return $this->redirectToRoute('carburetor', ['job' => $job->getId(), 'bench' => $place->bench->value, 'place' => $place->number], Response::HTTP_SEE_OTHER);
         }
 
         return null === $gate

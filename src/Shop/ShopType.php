@@ -30,7 +30,7 @@ final class ShopType extends AbstractType
             ->add('name', TextType::class, ['label' => 'Name of the shop', 'constraints' => [new NotBlank(normalizer: 'trim'), new Length(max: Shop::LONGEST)]])
             ->add('place', TextType::class, ['label' => 'Where it is', 'required' => false, 'constraints' => [new Length(max: Shop::LONGEST)]])
             ->add('units', ChipsType::class, ['label' => 'Units people here read', 'required' => true, 'help' => 'What somebody new begins with; everybody chooses their own.', 'constraints' => [new NotNull()]] + $this->choices->ofEnum(UnitSystem::class, 'units'))
-            ->add('standIns', ChipsType::class, ['label' => 'Stand-ins for weather, gauge and sound', 'required' => true, 'help' => 'On: what they make up is used as if it were measured, to show the shed with. Off: it is shown as simulated, and goes into no record.', 'constraints' => [new NotNull()]] + $this->choices->ofEnum(OnOff::class, 'keys'));
+            ->add('standIns', ChipsType::class, ['label' => 'Stand-ins for weather, gauge and sound', 'required' => true, 'help' => 'On: what they make up is used as if it were measured, to show the shed with. Off: it is shown as simulated, and goes into no record.', 'constraints' => [new NotNull()]] + $this->choices->ofEnum(OnOff::class, 'on_off'));
     }
 
     public function configureOptions(OptionsResolver $resolver): void

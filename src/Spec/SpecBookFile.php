@@ -168,6 +168,6 @@ final readonly class SpecBookFile
     /** @param list<\BackedEnum> $known */
     private function unknown(string $word, array $known): \UnexpectedValueException
     {
-        return new \UnexpectedValueException($this->translator->trans('“%word%” is not known here. It is one of %known%.', ['%word%' => mb_substr($word, 0, 60), '%known%' => implode(', ', array_column($known, 'value'))]));
+        return new \UnexpectedValueException($this->words->notKnown($word, $known));
     }
 }

@@ -43,7 +43,7 @@ final readonly class Recording
                 }
                 if ($reading->isSimulated && !$isSimulated) {
                     $isSimulated = true;
-                    $this->traces->isSimulated($trace);
+                    $this->traces->markSimulated($trace);
                 }
                 $times[] = $reading->seconds;
                 $values[] = $reading->value;

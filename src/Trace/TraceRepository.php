@@ -56,7 +56,7 @@ final class TraceRepository extends ServiceEntityRepository
     }
 
     /** It comes from a stand-in: said wherever it is shown. */
-    public function isSimulated(int $id): void
+    public function markSimulated(int $id): void
     {
         $this->getEntityManager()->getConnection()->update('trace', ['is_simulated' => 1], ['id' => $id]);
     }

@@ -21,6 +21,12 @@ final readonly class Words
     {
     }
 
+    /** @param list<\BackedEnum> $known */
+    public function notKnown(string $word, array $known): string
+    {
+        return $this->catalogue->say('“%word%” is not known here. It is one of %known%.', ['%word%' => mb_substr($word, 0, 60), '%known%' => implode(', ', array_column($known, 'value'))]);
+    }
+
     /** Within a sentence: the first letter small, unless it belongs to a name such as E10 or SAE. */
     public static function inLine(string $words): string
     {

@@ -1,4 +1,4 @@
-import { test, expect, signIn, takeIn, opened } from './shed.mjs';
+import { test, expect, signIn, takeIn, tabTo } from './shed.mjs';
 
 /*
  * What a job costs the hand: taps and scrolling on a phone, and stops of the Tab key on a laptop. A tap is counted where
@@ -116,17 +116,6 @@ test('every page can be read in a window of 320 pixels', async ({ page }) => {
 
 test.describe('on a laptop, by keyboard', () => {
     test.use({ viewport: { width: 1280, height: 800 } });
-
-    /** Tabs until it has the cursor. @returns how many stops that took */
-    const tabTo = async (page, target, most = 25) => {
-        for (let stops = 1; stops <= most; stops += 1) {
-            await page.keyboard.press('Tab');
-            if (await target.evaluate((element) => element === document.activeElement || element.contains(document.activeElement)).catch(() => false)) {
-                return stops;
-            }
-        }
-        throw new Error(`Not within ${most} stops: ${target}`);
-    };
 
     test('ten tasks are within twenty-five stops each', async ({ page }) => {
         test.setTimeout(120_000);

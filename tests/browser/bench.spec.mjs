@@ -1,4 +1,4 @@
-import { test, expect, signIn, takeIn, tap, opened, pick } from './shed.mjs';
+import { test, expect, signIn, takeIn, tap, opened, pick, tabTo } from './shed.mjs';
 
 test('a machine comes in, its oil stops it, is cured, and its fuel is jarred; tomorrow it is all there', async ({ page, context }) => {
     await signIn(page);
@@ -111,13 +111,8 @@ test('the whole oil gate by keyboard alone', async ({ page }) => {
     const job = await takeIn(page, { label: 'Keyboard mower' });
     await page.keyboard.press('g');
     await expect(page).toHaveURL(/gates/);
-    const tabTo = async (target) => {
-        for (let tries = 0; tries < 80; ++tries) {
-            if (await target.evaluate((element) => element === document.activeElement)) {
-                break;
-            }
-            await page.keyboard.press('Tab');
-        }
+    const press = async (target) => {
+        await tabTo(page, target, 80);
         await expect(target).toBeFocused();
         await page.keyboard.press('Enter');
     };
@@ -125,9 +120,9 @@ test('the whole oil gate by keyboard alone', async ({ page }) => {
         const group = page.getByRole('group', { name: look, exact: true, includeHidden: true });
         const folds = page.locator('details.look').filter({ has: group });
         if (await folds.getAttribute('open') === null) {
-            await tabTo(folds.locator('summary').first());
+            await press(folds.locator('summary').first());
         }
-        await tabTo(group.getByRole('button', { name: outcome, exact: true }));
+        await press(group.getByRole('button', { name: outcome, exact: true }));
         await expect(page.locator('.saved')).toContainText(`${look}: ${outcome}`);
     };
     // What was answered folds, and the finger is at what is to be looked at next.

@@ -65,6 +65,18 @@ export const opened = async (page, look) => {
     }
 };
 
+/** Tabs until it, or something in it, has the cursor. @returns how many stops that took */
+export const tabTo = async (page, target, most = 25) => {
+    const hasCursor = () => target.evaluate((element) => element.contains(document.activeElement));
+    for (let stops = 0; stops <= most; stops += 1) {
+        if (await hasCursor()) {
+            return stops;
+        }
+        await page.keyboard.press('Tab');
+    }
+    throw new Error(`Not within ${most} stops: ${target}`);
+};
+
 /** Taps an outcome of a look and waits until it stands. */
 export const tap = async (page, look, outcome) => {
     const group = page.getByRole('group', { name: look, exact: true });
