@@ -121,6 +121,8 @@
             said.append(button(words.wordsPutBack, () => {
                 fill(form, item.fields.filter(([name, value]) => !isFile(value) && !isFormal(name))
                     .map(([name, value]) => [name, value, [...form.elements].some((field) => field.name === name && ['checkbox', 'radio'].includes(field.type)) ? true : null]));
+                // Kept like anything typed: the page may be asked for anew while others of the outbox are saved.
+                form.querySelector('input')?.dispatchEvent(new Event('input', { bubbles: true }));
                 form.closest('details')?.setAttribute('open', '');
                 throwAway(item);
                 form.querySelector('input:not([type="hidden"]), button')?.focus();
