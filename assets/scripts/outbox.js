@@ -142,7 +142,8 @@
         document.querySelectorAll('[data-not-sent]').forEach((note) => note.remove());
         banner.replaceChildren();
         const say = (text) => banner.append(line(text, ''));
-        if (document.getElementById('main').dataset.seenAt) {
+        // What stands in for a page never seen says so itself.
+        if (document.getElementById('main').dataset.seenAt && !document.getElementById('seen-jobs')) {
             const seen = new Date(document.getElementById('main').dataset.seenAt);
             say(words.wordsSeen.replace('%when%', seen.toLocaleString(document.documentElement.lang, { weekday: 'short', hour: '2-digit', minute: '2-digit' })));
         }
