@@ -12,7 +12,7 @@
     };
     // Asked only once nothing is missing: an instrument fills the fields before the rest is typed.
     const answer = (form) => {
-        if (![...form.querySelectorAll('.calc-fields [required]')].some((field) => field.value.trim() === '')) {
+        if (form.querySelector('.calc-fields') && ![...form.querySelectorAll('.calc-fields [required]')].some((field) => field.value.trim() === '')) {
             form.querySelector('.calc-fields input').dispatchEvent(new Event('change', { bubbles: true }));
         }
     };
@@ -140,6 +140,18 @@
         field.closest('.field').append(row);
     };
 
+    // --- A count: each tap is one more.
+
+    const bringCountToLife = (field) => {
+        const button = document.createElement('button');
+        button.type = 'button';
+        button.className = 'button is-main';
+        button.textContent = '+ 1';
+        button.setAttribute('aria-label', `${labelOf(field)} + 1`);
+        button.addEventListener('click', () => fill(field, String((Number.parseInt(field.value, 10) || 0) + 1)));
+        field.after(button);
+    };
+
     // --- Points on a photo: tapped one after the other, dragged, or moved by keys; a second photo serves the second half.
 
     const SVG = 'http://www.w3.org/2000/svg';
@@ -259,6 +271,7 @@
             part.querySelectorAll('[data-listen]').forEach((one) => once(one, bringEarToLife));
             part.querySelectorAll('[data-stopwatch]').forEach((one) => once(one, bringWatchToLife));
             part.querySelectorAll('[data-taps]').forEach((one) => once(one, bringTapsToLife));
+            part.querySelectorAll('[data-count]').forEach((one) => once(one, bringCountToLife));
             part.querySelectorAll('[data-points]').forEach((one) => once(one, bringPhotoToLife));
         },
     };

@@ -12,16 +12,18 @@
     // --- Timers: they count against the server's moment of readiness and say when it has come.
 
     // A short tone, made here: no file, and nothing that plays unasked.
-    const ring = () => {
+    const ring = (times) => {
         const audio = new AudioContext();
         const tone = audio.createOscillator();
         const volume = audio.createGain();
         tone.frequency.value = 660;
-        volume.gain.setValueAtTime(0.3, audio.currentTime);
-        volume.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 1.2);
+        for (let time = 0; time < times; time += 1) {
+            volume.gain.setValueAtTime(times > 1 ? 1 : 0.3, audio.currentTime + 1.2 * time);
+            volume.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 1.2 * (time + 1));
+        }
         tone.connect(volume).connect(audio.destination);
         tone.start();
-        tone.stop(audio.currentTime + 1.2);
+        tone.stop(audio.currentTime + 1.2 * times);
         tone.onended = () => audio.close();
     };
 
@@ -35,8 +37,9 @@
                 // Whoever does not look at the bar hears it, or sees it on the tab.
                 document.getElementById('heard').textContent = `${wait.querySelector('span').textContent}: ${words.wordsReady}`;
                 document.title = `✓ ${document.title.replace(/^✓ /, '')}`;
-                if (words.sound === 'on') {
-                    ring();
+                // An engine runs meanwhile where it ends loudly: that is heard whoever has turned sounds off.
+                if (words.sound === 'on' || wait.hasAttribute('data-loud')) {
+                    ring(wait.hasAttribute('data-loud') ? 5 : 1);
                 }
             }
             wait.dataset.counts = left > 0 ? 'yes' : 'no';

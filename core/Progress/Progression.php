@@ -135,9 +135,8 @@ final readonly class Progression
 
                 return [] === $open ? new JobProgress(Progress::FitToGoHome, []) : new JobProgress(Progress::GoingTogether, $open);
             }
-            $failed = array_filter($left, static fn (string $test): bool => null !== $case->standing($test) && !$case->putRightSince($test, ...$case->cured()));
 
-            return [] === $failed ? new JobProgress(Progress::Proving, $this->openFirst($case, $left)) : $this->findingTheCause($assessment, $left);
+            return [] === ProofRun::failed($case) ? new JobProgress(Progress::Proving, $this->openFirst($case, $left)) : $this->findingTheCause($assessment, $left);
         }
         $sure = array_filter($assessment->faults, static fn ($suspect): bool => $suspect->isSure() && $suspect->isFound());
         $isTried = null !== $case->standing('start.plain') && !$case->putRightSince('start.plain', ...$case->cured());

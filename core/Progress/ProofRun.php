@@ -8,11 +8,13 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Proving\Attempt;
+use AwakeShed\Core\Proving\ColdStart;
 
 /** What is left until a machine is proved: it starts, runs steady with the choke off, holds a load and goes on (common practice). */
 final readonly class ProofRun
 {
-    private const GOOD = ['start.plain' => 'runs', 'run.steady' => 'steady', 'run.choke_off' => 'steady', 'run.load' => 'holds', 'run.minutes_later' => 'keeps_running'];
+    private const GOOD = ['start.plain' => ['runs'], 'run.steady' => ['steady', 'surges_cold_then_settles'], 'run.choke_off' => ['steady'], 'run.load' => ['holds'], 'run.minutes_later' => ['keeps_running']];
 
     /** Things that are filled, charged or put back without the engine having to prove itself again. */
     private const NO_WORK = ['tank', 'crankcase', 'air_filter', 'air_filter_foam', 'battery', 'cap', 'cooling', 'belt_area'];
@@ -21,16 +23,39 @@ final readonly class ProofRun
     public static function left(CaseFile $case): array
     {
         $left = [];
-        foreach (self::GOOD as $test => $good) {
+        foreach (array_keys(self::GOOD) as $test) {
             if ('run.choke_off' === $test && ChokeKind::None === $case->machine->choke) {
                 continue;
             }
-            if ([$good] !== $case->standing($test)?->outcomes || $case->foundAt($test) < self::lastWork($case)) {
+            if (!self::isGood($case, $test) || $case->foundAt($test) < self::lastWork($case)) {
                 $left[] = $test;
             }
         }
+        // Whatever else is shown: it stands till it is cold, and is started as its owner will.
+        if (!\in_array(Attempt::TEST, $left, true) && false === self::coldStart($case)?->isMet) {
+            $left[] = Attempt::TEST;
+        }
 
         return $left;
+    }
+
+    /** @return list<string> the tests left that were made and showed something else than they should */
+    public static function failed(CaseFile $case): array
+    {
+        return array_values(array_filter(self::left($case), static fn (string $test): bool => null !== $case->standing($test) && !self::isGood($case, $test) && !$case->putRightSince($test, ...$case->cured())));
+    }
+
+    /** How it starts from cold against what the shop wants of it; null where nothing is wanted. */
+    public static function coldStart(CaseFile $case): ?ColdStart
+    {
+        return ColdStart::of($case, self::lastWork($case));
+    }
+
+    private static function isGood(CaseFile $case, string $test): bool
+    {
+        $found = $case->standing($test)->outcomes ?? [];
+
+        return [] !== $found && [] === array_diff($found, self::GOOD[$test]);
     }
 
     /** Whether the engine has run, and nothing was put right since. */

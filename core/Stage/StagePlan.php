@@ -45,7 +45,7 @@ final readonly class StagePlan
 
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
-        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, when_open?: bool, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>}>}>} $data */
+        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, when_open?: bool, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>, kinds?: list<string>, anew?: bool}>}>} $data */
         $data = Table::read(__DIR__.'/data/stages.json');
         $stages = [];
         foreach ($data['stages'] as $stage) {
@@ -72,6 +72,8 @@ final readonly class StagePlan
                 $step['unless'] ?? [],
                 $step['unless_done'] ?? [],
                 $step['not_for'] ?? [],
+                $step['kinds'] ?? [],
+                $step['anew'] ?? false,
             ), $stage['steps']), $stage['when_open'] ?? false);
         }
 
@@ -161,7 +163,7 @@ final readonly class StagePlan
         return array_map(function (Stage $stage) use ($case, $acts, $schools, $closed): StageState {
             $steps = [];
             foreach ($stage->steps as $step) {
-                if ($step->isAsked($case, $schools) && (null === $step->test || $this->vocabulary->applies($step->test, $case->machine))) {
+                if ($step->isAsked($case, $schools) && (null === $step->gated() || $this->vocabulary->applies($step->gated(), $case->machine))) {
                     $steps[] = $this->stated($step, $case, $acts, $closed[$step->gated() ?? ''] ?? []);
                 }
             }
@@ -238,7 +240,7 @@ final readonly class StagePlan
     private function isDoneElsewhere(Step $step, CaseFile $case): bool
     {
         $act = $step->does[''] ?? null;
-        if (null === $act) {
+        if (null === $act || $step->isAnew) {
             return false;
         }
         $before = 0;

@@ -29,6 +29,8 @@ final readonly class Step
      * @param When                                            $unless     any of these standing, it is not asked
      * @param list<string>                                    $unlessDone acts after which it is not asked
      * @param list<string>                                    $notFor     kinds of machines it is not asked of
+     * @param list<string>                                    $onlyFor    kinds of machines it is asked of; empty: all
+     * @param bool                                            $isAnew     what was done of it elsewhere, before, does not count
      * @param array<string, list<string>>                     $schools    question => the schools under which it is asked
      */
     public function __construct(
@@ -54,6 +56,8 @@ final readonly class Step
         private array $unless,
         private array $unlessDone,
         private array $notFor,
+        private array $onlyFor,
+        public bool $isAnew,
     ) {
     }
 
@@ -72,7 +76,8 @@ final readonly class Step
     /** Whether anything of this machine calls for it, whatever the school. */
     public function isCalledFor(CaseFile $case): bool
     {
-        if (\in_array($case->machine->kind->value, $this->notFor, true) || $case->says($this->unless) || $case->state->last(...$this->unlessDone) >= 0) {
+        $kind = $case->machine->kind->value;
+        if (\in_array($kind, $this->notFor, true) || ([] !== $this->onlyFor && !\in_array($kind, $this->onlyFor, true)) || $case->says($this->unless) || $case->state->last(...$this->unlessDone) >= 0) {
             return false;
         }
 

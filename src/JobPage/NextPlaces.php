@@ -10,7 +10,9 @@ use AwakeShed\Core\Evidence\HoldDefinition;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Line\ActRooms;
+use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Progress\WaitsOn;
+use AwakeShed\Core\Proving\Attempt;
 use AwakeShed\Core\Stage\StagePlan;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Twig\Attribute\AsTwigFunction;
@@ -20,6 +22,9 @@ final readonly class NextPlaces
 {
     /** Holds whose way out is a stage of its own. */
     private const STAGES = ['hold.gas_in_oil' => 'flush', 'hold.ejecta' => 'locked', 'hold.pull' => 'locked', 'hold.locked_plug_out' => 'locked'];
+
+    /** Where a plain start is the first run, or the cold one of the proof, and not a look for a cause. */
+    private const FIRST_RUN = [Progress::BeforeFirstRun, Progress::Proving];
 
     public function __construct(private Vocabulary $vocabulary, private GateWalk $walk, private StagePlan $plan, private ActRooms $rooms, private Words $words, private UrlGeneratorInterface $addresses)
     {
@@ -44,7 +49,7 @@ final readonly class NextPlaces
     #[AsTwigFunction('next_to')]
     public function to(Job $job, string $id): Next
     {
-        [$route, $parameters] = $this->route($id);
+        [$route, $parameters] = Attempt::TEST === $id && \in_array($job->getStand(), self::FIRST_RUN, true) ? self::step('first_run.start') : $this->route($id);
 
         return $this->at($job, $id, $route, $parameters);
     }
@@ -55,6 +60,12 @@ final readonly class NextPlaces
         $parameters = ['job' => $job->getId()] + $parameters;
 
         return new Next($this->words->waitsFor($id), $this->addresses->generate($route, $parameters), $this->addresses->generate($route, array_diff_key($parameters, ['_fragment' => true, 'gate' => true])));
+    }
+
+    /** @return array{string, array<string, string>} route and parameters but the job */
+    private static function step(string $step): array
+    {
+        return ['stage', ['stage' => (string) strstr($step, '.', true), '_fragment' => 'step-'.str_replace('.', '-', $step)]];
     }
 
     /** @return array{string, array<string, string>} route and parameters but the job */
@@ -78,7 +89,7 @@ final readonly class NextPlaces
         }
         $step = $this->plan->stepFor($id);
         if (null !== $step) {
-            return ['stage', ['stage' => (string) strstr($step->id, '.', true), '_fragment' => 'step-'.str_replace('.', '-', $step->id)]];
+            return self::step($step->id);
         }
         if (isset($this->vocabulary->acts[$id])) {
             return ['room', ['room' => $this->rooms->roomOf($this->vocabulary->act($id)), '_fragment' => 'act-'.str_replace('.', '-', $id)]];

@@ -7,6 +7,7 @@ namespace AwakeShed\App\Unit;
 use AwakeShed\Core\Units\DecimalText;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\VolumeUnit;
 
 /** The figures of an act in the reader's units; the core keeps them in the unit a field's name ends with, and the rest are plain numbers. */
@@ -16,6 +17,7 @@ final readonly class ActFigures
         'ml' => [Measure::OilVolume, VolumeUnit::Millilitre],
         'thrown_ml' => [Measure::CylinderVolume, VolumeUnit::Millilitre],
         'bore_mm' => [Measure::Bore, LengthUnit::Millimetre],
+        'air_c' => [Measure::AirTemperature, TemperatureUnit::Celsius],
     ];
 
     public function __construct(private Quantities $quantities)

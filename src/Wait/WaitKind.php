@@ -20,6 +20,22 @@ enum WaitKind: string
     /** A run that burns off what is left; it needs an eye on it. */
     case BurnOff = 'burn_off';
 
+    /** Fuel that falls into the bowl by its own weight, before the first pull. */
+    case BowlFills = 'bowl_fills';
+
+    /** A run without covers or filter: a minute, and it is stopped. */
+    case BareRun = 'bare_run';
+    case WarmUp = 'warm_up';
+
+    /** It stands cold, to be started as its owner will. */
+    case StandsCold = 'stands_cold';
+
+    /** Whether its end is to be heard whoever has turned sounds off: an engine is running meanwhile. */
+    public function endsLoudly(): bool
+    {
+        return self::BareRun === $this;
+    }
+
     public static function settling(JarSample $sample): self
     {
         return match ($sample) {
@@ -37,6 +53,8 @@ enum WaitKind: string
             self::DryTank => ['stage', ['stage' => 'fuel']],
             self::Bath => ['carburetor_cleaning', []],
             self::DrainOil, self::BurnOff => ['stage', ['stage' => 'flush']],
+            self::BowlFills, self::BareRun => ['stage', ['stage' => 'first_run']],
+            self::WarmUp, self::StandsCold => ['stage', ['stage' => 'prove']],
         };
     }
 }

@@ -12,6 +12,7 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\BlockerKind;
 use AwakeShed\Core\Progress\Ask;
+use AwakeShed\Core\Proving\Attempt;
 use AwakeShed\Core\Refusal;
 
 /** Puts the core's ids and refusals into the reader's words (translations/trade.*, translations/refusals.*). */
@@ -138,7 +139,20 @@ final readonly class Words
             return $this->deed($event->act->id).([] === $said ? '' : ': '.implode(', ', $said));
         }
 
-        return $this->test($event->test).': '.$this->saying($event);
+        $attempt = Attempt::fromFinding($event);
+
+        return $this->test($event->test).': '.$this->saying($event).(null === $attempt ? '' : $this->counted($attempt));
+    }
+
+    /** What was counted of a start, e.g. ", 2 pulls, 4 s until it caught". */
+    private function counted(Attempt $attempt): string
+    {
+        $said = array_map(fn (string $figure, float $value): string => trim($this->figures->show($figure, $value).' '.($this->catalogue->find('figure.'.$figure, 'steps') ?? '')), array_keys($attempt->figures), $attempt->figures);
+        if (null !== $attempt->choke) {
+            $said[] = $this->catalogue->say('choke %how%', ['%how%' => self::inLine($this->catalogue->find('choke.'.$attempt->choke->value, 'steps') ?? $attempt->choke->value)]);
+        }
+
+        return implode('', array_map(static fn (string $one): string => ', '.$one, $said));
     }
 
     /** An act of the vocabulary, as something that was done. */

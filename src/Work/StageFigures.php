@@ -7,6 +7,7 @@ namespace AwakeShed\App\Work;
 use AwakeShed\App\Drawing\BarDrawing;
 use AwakeShed\App\Drawing\CylinderDrawing;
 use AwakeShed\App\Drawing\JarDrawing;
+use AwakeShed\App\Evidence\Record;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\JarSample;
@@ -26,7 +27,7 @@ use AwakeShed\Core\Units\Volume;
 /** The arithmetic of the stages: the core's, on what was recorded at the steps. */
 final readonly class StageFigures
 {
-    public function __construct(private StagePlan $work, private ActEffects $effects, private ShopRepairs $repairs)
+    public function __construct(private StagePlan $work, private ActEffects $effects, private ShopRepairs $repairs, private ProvingSheets $proving)
     {
     }
 
@@ -37,15 +38,18 @@ final readonly class StageFigures
     /** The error of a jug. */
     private const JUG_ML = 10.0;
 
-    /** @param list<Act> $acts */
-    public function forStage(string $stage, CaseFile $case, array $acts): StageResult
+    public function forStage(string $stage, Record $record): StageResult
     {
+        $case = $record->case();
+        $acts = $record->acts();
+
         return match ($stage) {
             'fuel' => $this->fuel($case),
             'locked' => $this->locked($case, $acts),
             'flush' => $this->flush($case, $acts),
             'jet' => $this->jet($acts),
             'decide' => new StageResult(given: ['repair' => $this->repairs->given()]),
+            'first_run', 'prove' => new StageResult(proving: $this->proving->of($record)),
             default => new StageResult(),
         };
     }

@@ -54,7 +54,7 @@ final readonly class StagePages
             $bearings,
             $this->waits->ofJob($job),
             $this->clock->now(),
-            $this->figures->forStage($stage, $case, $acts),
+            $this->figures->forStage($stage, $record),
             $takesOil ? $this->shelf->stocks() : [],
             $leftovers,
         );

@@ -27,6 +27,7 @@ final readonly class StageResult
         public ?JarDrawing $jar = null,
         /** Area, and so flow, after over before. */
         public ?float $jetFlow = null,
+        public ?ProvingSheet $proving = null,
     ) {
     }
 }

@@ -27,7 +27,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/jobs/{job}', requirements: ['job' => Address::NUMBER])]
 final class WorkController extends AbstractController
 {
-    private const STAGE = 'fuel|locked|flush|split|path|needle|decide|jet';
+    private const STAGE = 'fuel|locked|flush|split|path|needle|decide|jet|first_run|prove|service|layup';
 
     public function __construct(private readonly Recorder $recorder, private readonly StagePlan $work, private readonly StagePages $pages)
     {
