@@ -10,11 +10,13 @@ use AwakeShed\Core\Evidence\CaseFile;
 final readonly class Stage
 {
     /**
-     * @param array<string, list<string>>|null $when     any of these must stand for the stage to be needed; null: always
+     * @param array<string, list<string>>|null $when      any of these must stand for the stage to be needed; null: always
      * @param non-empty-list<Step>             $steps
-     * @param bool                             $whenOpen it is called for while bowl or carburetor is off, too
+     * @param bool                             $whenOpen  it is called for while bowl or carburetor is off, too
+     * @param bool                             $isInOrder its first open step is its next, whatever the job waits for
+     * @param bool                             $folds     a page shows one of its steps at a time, the others in a line
      */
-    public function __construct(public string $id, public ?array $when, public array $steps, private bool $whenOpen = false)
+    public function __construct(public string $id, public ?array $when, public array $steps, private bool $whenOpen = false, public bool $isInOrder = false, public bool $folds = false)
     {
     }
 

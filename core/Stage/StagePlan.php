@@ -45,7 +45,7 @@ final readonly class StagePlan
 
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
-        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, when_open?: bool, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>, kinds?: list<string>, anew?: bool}>}>} $data */
+        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, when_open?: bool, in_order?: bool, folds?: bool, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>, kinds?: list<string>, anew?: bool}>}>} $data */
         $data = Table::read(__DIR__.'/data/stages.json');
         $stages = [];
         foreach ($data['stages'] as $stage) {
@@ -74,7 +74,7 @@ final readonly class StagePlan
                 $step['not_for'] ?? [],
                 $step['kinds'] ?? [],
                 $step['anew'] ?? false,
-            ), $stage['steps']), $stage['when_open'] ?? false);
+            ), $stage['steps']), $stage['when_open'] ?? false, $stage['in_order'] ?? false, $stage['folds'] ?? false);
         }
 
         return new self($stages, $vocabulary, $gatekeeper);
@@ -129,6 +129,18 @@ final readonly class StagePlan
                 }
             }
         }
+    }
+
+    /** @throws ImpossibleAct when there is no such stage */
+    public function stage(string $id): Stage
+    {
+        foreach ($this->stages as $stage) {
+            if ($stage->id === $id) {
+                return $stage;
+            }
+        }
+
+        throw ImpossibleAct::noSuchStep($id);
     }
 
     /** @throws ImpossibleAct when there is no such step */

@@ -48,7 +48,7 @@ final readonly class StagePage
     /** The place of a step by its name; without one, of what the job waits for, or of the next to be done; else the last. */
     public function place(string $step): int
     {
-        foreach ([fn (StepState $state): bool => '' === $step ? $state->isOpen() && $this->isNext($state->step) : $state->step->id === $step, static fn (StepState $state): bool => '' === $step && $state->isOpen()] as $isIt) {
+        foreach ([fn (StepState $state): bool => '' === $step ? !$this->state->stage->isInOrder && $state->isOpen() && $this->isNext($state->step) : $state->step->id === $step, static fn (StepState $state): bool => '' === $step && $state->isOpen()] as $isIt) {
             foreach ($this->state->steps as $place => $state) {
                 if ($isIt($state)) {
                     return $place;

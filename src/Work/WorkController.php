@@ -82,6 +82,6 @@ final class WorkController extends AbstractController
 
         return 'now' === $button->text($request, 'back')
             ? $this->redirectToRoute('now', ['job' => $job->getId(), 'stage' => $stage] + ($step->repeats ? ['step' => $step->id] : []), Response::HTTP_SEE_OTHER)
-            : $this->redirectToRoute('stage', ['job' => $job->getId(), 'stage' => $stage, '_fragment' => 'step-'.str_replace('.', '-', $step->id)], Response::HTTP_SEE_OTHER);
+            : $this->redirectToRoute('stage', ['job' => $job->getId(), 'stage' => $stage] + ($this->work->stage((string) $stage)->folds ? [] : ['_fragment' => 'step-'.str_replace('.', '-', $step->id)]), Response::HTTP_SEE_OTHER);
     }
 }
