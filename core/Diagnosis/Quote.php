@@ -53,6 +53,12 @@ final readonly class Quote
         return new self(self::spread($chances, $cures, $wage, $base, true), self::spread($chances, $cures, self::WAGE_OF_MINUTES, $base, false), $faults, self::steps($chances, $cures, $base));
     }
 
+    /** Where the work of a fault is done: fuel, oil, carburetor, spark, engine or rest. */
+    public static function partOf(string $fault): string
+    {
+        return self::STEPS[strstr($fault, '.', true)] ?? 'rest';
+    }
+
     /** @return float dollars that are not exceeded with a chance of one in ten */
     public function least(): float
     {
@@ -95,7 +101,7 @@ final readonly class Quote
             $none = 1.0;
             foreach ($group as $fault) {
                 $minutes = array_sum($cures->minutes($fault)) / 2;
-                $steps[self::STEPS[strstr($fault, '.', true)] ?? 'rest'] += $chances[$fault] * ($none + (1 - $none) * $cures->beside) * $minutes / 60;
+                $steps[self::partOf($fault)] += $chances[$fault] * ($none + (1 - $none) * $cures->beside) * $minutes / 60;
                 $none *= 1 - $chances[$fault];
             }
         }

@@ -31,7 +31,7 @@ final readonly class CaseFormat
     public const SCHEMA = __DIR__.'/data/case.schema.json';
 
     private const OWN_KEYS = ['format', 'version', 'machine', 'schools', 'findings', 'jars'];
-    private const MACHINE_KEYS = ['kind', 'cycle', 'displacement_cc', 'compression_ratio', 'compression_release', 'feed', 'choke', 'oil_ml', 'tank_ml', 'blade_mm', 'governed_rpm', 'spoken_for', 'cylinders', 'electric_start'];
+    private const MACHINE_KEYS = ['kind', 'cycle', 'displacement_cc', 'compression_ratio', 'compression_release', 'feed', 'choke', 'oil_ml', 'tank_ml', 'blade_mm', 'governed_rpm', 'spoken_for', 'cylinders', 'electric_start', ...MachineFacts::PLATE];
 
     /** Readings in `measured` that cannot be below this, by the unit at the end of their key. */
     private const MEASURED_FLOORS = ['_ml' => 0.0, '_mm' => 0.0, '_cc' => 0.0, '_minutes' => 0.0, '_months' => 0.0, '_celsius' => -273.15, '_rpm' => 0.0, '_k' => 0.0,
@@ -115,6 +115,7 @@ final readonly class CaseFormat
             null === $number('cylinders') ? null : (int) $number('cylinders'),
             isset($machine['electric_start']) ? true === $machine['electric_start'] : null,
             array_diff_key($machine, array_flip(self::MACHINE_KEYS)),
+            array_filter(array_map($word, array_combine(MachineFacts::PLATE, MachineFacts::PLATE)), is_string(...)),
         );
     }
 
@@ -130,7 +131,7 @@ final readonly class CaseFormat
             'spoken_for' => $machine->spokenFor,
             'cylinders' => $machine->cylinders,
             'electric_start' => $machine->electricStart,
-        ] + $machine->numbers(), static fn (string|bool|float|int|null $fact): bool => null !== $fact) + $machine->extras;
+        ] + $machine->numbers() + $machine->plate, static fn (string|bool|float|int|null $fact): bool => null !== $fact) + $machine->extras;
     }
 
     /**

@@ -23,19 +23,27 @@ final readonly class MachineFacts
         'governed_rpm' => [500.0, 15000.0, 'rpm'],
     ];
 
+    /** What its plates say in words, by the case format's field names. */
+    public const PLATE = ['maker', 'model', 'type', 'serial', 'plug', 'filter'];
+    public const LONGEST_PLATE = 120;
+
     public Cycle $cycle;
 
+    /** @var array<string, string> what its plates say in words, only where they say anything */
+    public array $plate;
+
     /**
-     * @param float|null           $displacementCc   swept volume, cm³
-     * @param float|null           $compressionRatio dimensionless
-     * @param float|null           $oilMl            crankcase filling, mL
-     * @param float|null           $tankMl           fuel tank, mL
-     * @param float|null           $bladeMm          blade tip to tip, mm
-     * @param float|null           $governedRpm      revolutions per minute without load
-     * @param string|null          $spokenFor        ISO date the machine is wanted by
-     * @param int|null             $cylinders        1 or 2
-     * @param bool|null            $electricStart    whether it has one
-     * @param array<string, mixed> $extras           keys of a read case file that mean nothing here, kept for writing
+     * @param float|null            $displacementCc   swept volume, cm³
+     * @param float|null            $compressionRatio dimensionless
+     * @param float|null            $oilMl            crankcase filling, mL
+     * @param float|null            $tankMl           fuel tank, mL
+     * @param float|null            $bladeMm          blade tip to tip, mm
+     * @param float|null            $governedRpm      revolutions per minute without load
+     * @param string|null           $spokenFor        ISO date the machine is wanted by
+     * @param int|null              $cylinders        1 or 2
+     * @param bool|null             $electricStart    whether it has one
+     * @param array<string, mixed>  $extras           keys of a read case file that mean nothing here, kept for writing
+     * @param array<string, string> $plate            of {@see PLATE}; cut to 120 characters
      *
      * @throws ImpossibleAmount when a number is outside its bounds
      */
@@ -55,7 +63,9 @@ final readonly class MachineFacts
         public ?int $cylinders = null,
         public ?bool $electricStart = null,
         public array $extras = [],
+        array $plate = [],
     ) {
+        $this->plate = array_filter(array_map(static fn (string $said): string => mb_substr(trim($said), 0, self::LONGEST_PLATE), array_intersect_key($plate, array_flip(self::PLATE))), static fn (string $said): bool => '' !== $said);
         $this->cycle = $cycle ?? $kind->usualCycle();
         if (null !== $cylinders) {
             ImpossibleAmount::unlessBetween($cylinders, 1, 2, 'cylinders');

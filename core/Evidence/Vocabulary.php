@@ -25,6 +25,7 @@ final readonly class Vocabulary
      * @param array<string, array{least: float|int, most: float|int, unit: string}> $numbers       by test id
      * @param array<string, non-empty-list<OnlyFor>>                                $onlyFor       by test id
      * @param array<string, non-empty-list<string>>                                 $schools       question => schools, the default first
+     * @param array<string, array<string, string>>                                  $schoolsByKind by kind, question => the school that is usual for it
      */
     private function __construct(
         public array $tests,
@@ -35,6 +36,7 @@ final readonly class Vocabulary
         private array $numbers,
         private array $onlyFor,
         public array $schools,
+        private array $schoolsByKind,
     ) {
     }
 
@@ -42,7 +44,7 @@ final readonly class Vocabulary
     {
         /** @var array{tests: list<array{id: string, stage: string, minutes: float|int, outcomes: list<string>|'number', after: list<string>, kinds?: list<string>, cycles?: list<string>}>, acts: list<array{id: string, thing: string, state: string, voids: list<string>, puts_right: list<string>, measured: list<string>, kinds?: list<string>}>, faults: list<array{id: string, name: string}>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>} $open */
         $open = self::decode('vocabulary.json');
-        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<OnlyFor>, act_shows: array<string, array<string, string>>, ways_out: array<string, non-empty-list<string>>, mended_in_hand: list<string>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, after: list<array{tests: list<string>, looks: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>, several: array{tests: array<string, Several>}} $house */
+        /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<OnlyFor>, act_shows: array<string, array<string, string>>, ways_out: array<string, non-empty-list<string>>, mended_in_hand: list<string>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, after: list<array{tests: list<string>, looks: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>, schools_by_kind: array<string, array<string, string>>, several: array{tests: array<string, Several>}} $house */
         $house = self::decode('house-rules.json');
 
         $tests = [];
@@ -98,6 +100,7 @@ final readonly class Vocabulary
             $house['numbers'],
             self::byTest($onlyFor),
             $house['schools'],
+            $house['schools_by_kind'],
         );
     }
 
@@ -193,15 +196,16 @@ final readonly class Vocabulary
     }
 
     /**
-     * The school of every question: the one chosen, else the default.
+     * The school of every question: the one chosen, else what is usual for its kind, else the default.
      *
      * @param array<string, string> $chosen question => school
+     * @param MachineKind|null      $kind   null where the question is no machine's
      *
      * @return array<string, string>
      */
-    public function followed(array $chosen): array
+    public function followed(array $chosen, ?MachineKind $kind = null): array
     {
-        return $chosen + array_map(static fn (array $schools): string => $schools[0], $this->schools);
+        return $chosen + (null === $kind ? [] : $this->schoolsByKind[$kind->value] ?? []) + array_map(static fn (array $schools): string => $schools[0], $this->schools);
     }
 
     /** Whether the machine can have what the test looks at; what it cannot have counts as passed. */

@@ -164,24 +164,51 @@ final readonly class StagePlan
      */
     public function states(CaseFile $case, array $acts): array
     {
-        $schools = $this->vocabulary->followed($case->schools);
+        $closed = $this->gatekeeper->closed($case, self::gatedIn($this->stages));
 
+        return array_map(fn (Stage $stage): StageState => $this->stateAmong($stage, $case, $acts, $closed), $this->stages);
+    }
+
+    /**
+     * @param non-empty-list<Stage> $stages
+     *
+     * @return list<string> the tests whose gates their steps must pass
+     */
+    private static function gatedIn(array $stages): array
+    {
         $gated = [];
-        foreach ($this->stages as $stage) {
+        foreach ($stages as $stage) {
             $gated = [...$gated, ...array_filter(array_map(static fn (Step $step): ?string => $step->gated(), $stage->steps), is_string(...))];
         }
-        $closed = $this->gatekeeper->closed($case, array_values(array_unique($gated)));
 
-        return array_map(function (Stage $stage) use ($case, $acts, $schools, $closed): StageState {
-            $steps = [];
-            foreach ($stage->steps as $step) {
-                if ($step->isAsked($case, $schools) && (null === $step->gated() || $this->vocabulary->applies($step->gated(), $case->machine))) {
-                    $steps[] = $this->stated($step, $case, $acts, $closed[$step->gated() ?? ''] ?? []);
-                }
+        return array_values(array_unique($gated));
+    }
+
+    /**
+     * @param list<Act>                    $acts
+     * @param array<string, list<Blocker>> $closed by test
+     */
+    private function stateAmong(Stage $stage, CaseFile $case, array $acts, array $closed): StageState
+    {
+        $schools = $this->vocabulary->followed($case->schools, $case->machine->kind);
+        $steps = [];
+        foreach ($stage->steps as $step) {
+            if ($step->isAsked($case, $schools) && (null === $step->gated() || $this->vocabulary->applies($step->gated(), $case->machine))) {
+                $steps[] = $this->stated($step, $case, $acts, $closed[$step->gated() ?? ''] ?? []);
             }
+        }
 
-            return new StageState($stage, $stage->isNeeded($case), $steps);
-        }, $this->stages);
+        return new StageState($stage, $stage->isNeeded($case), $steps);
+    }
+
+    /**
+     * @param list<Act> $acts in the order they were done
+     *
+     * @throws ImpossibleAct when there is no such stage
+     */
+    public function stateOfStage(string $id, CaseFile $case, array $acts): StageState
+    {
+        return $this->stateAmong($this->stage($id), $case, $acts, $this->gatekeeper->closed($case, self::gatedIn([$this->stage($id)])));
     }
 
     /** @param list<Act> $acts */

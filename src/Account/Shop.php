@@ -32,6 +32,10 @@ class Shop
     #[ORM\Column]
     private bool $usesStandIns;
 
+    /** Of the link to the shop's calendar, which itself is in nobody's database; null where there is none. */
+    #[ORM\Column(length: 64, nullable: true)]
+    private ?string $feedHash = null;
+
     #[ORM\Column]
     private bool $isDemo;
 
@@ -62,6 +66,30 @@ class Shop
     public function usesStandIns(): bool
     {
         return $this->usesStandIns;
+    }
+
+    /** @return string the token of a new link; the one before opens nothing any more */
+    public function newFeed(): string
+    {
+        $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
+        $this->feedHash = hash('sha256', $token);
+
+        return $token;
+    }
+
+    public function endFeed(): null
+    {
+        return $this->feedHash = null;
+    }
+
+    public function hasFeed(): bool
+    {
+        return null !== $this->feedHash;
+    }
+
+    public function isFeedOf(string $token): bool
+    {
+        return null !== $this->feedHash && hash_equals($this->feedHash, hash('sha256', $token));
     }
 
     public function getId(): int

@@ -35,5 +35,8 @@ enum Deed: string
     case Imported = 'imported';
     case OwnerErased = 'owner_erased';
     case DemoThrownAway = 'demo_thrown_away';
+    case PricesSet = 'prices_set';
+    case FeedMade = 'feed_made';
+    case FeedEnded = 'feed_ended';
     case Refused = 'refused';
 }

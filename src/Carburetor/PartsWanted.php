@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -12,8 +13,16 @@ use Psr\Clock\ClockInterface;
 /** Asks for parts where the work itself says that one is wanted. */
 final readonly class PartsWanted
 {
-    public function __construct(private WantedPartRepository $parts, private EntityManagerInterface $entities, private ClockInterface $clock)
+    public function __construct(private WantedPartRepository $parts, private EntityManagerInterface $entities, private ClockInterface $clock, private Recorder $recorder)
     {
+    }
+
+    /** Whether a job waits for a part is part of where it stands. */
+    public function standsAnew(Job $job): void
+    {
+        $this->entities->flush();
+        $job->waitForParts([] !== $this->parts->waitedFor([$job->getId()]));
+        $this->recorder->recompute($job);
     }
 
     /** Once: what is wanted already, or has come, is not asked for again. Nothing is flushed. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
@@ -25,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The parts the shed waits for. */
 final class WantedController extends AbstractController
 {
-    public function __construct(private readonly WantedPartRepository $wanted, private readonly EntityManagerInterface $entities, private readonly JobWriter $writer, private readonly ClockInterface $clock, private readonly ButtonForm $button, private readonly Recorder $recorder)
+    public function __construct(private readonly WantedPartRepository $wanted, private readonly EntityManagerInterface $entities, private readonly JobWriter $writer, private readonly ClockInterface $clock, private readonly ButtonForm $button, private readonly PartsWanted $parts)
     {
     }
 
@@ -66,7 +65,7 @@ final class WantedController extends AbstractController
         }
         $this->writer->write($job, $member, $key, function () use ($job, $typed, $quantity, $member): null {
             $this->entities->persist(new WantedPart($job, $typed['name'], $quantity, $member, $this->clock->now()));
-            $this->standsAnew($job);
+            $this->parts->standsAnew($job);
 
             return null;
         });
@@ -81,7 +80,7 @@ final class WantedController extends AbstractController
     {
         $this->writer->write($part->getJob(), $member, $this->button->check($request), function () use ($part, $state): null {
             $part->becomes($state, $this->clock->now());
-            $this->standsAnew($part->getJob());
+            $this->parts->standsAnew($part->getJob());
 
             return null;
         });
@@ -89,14 +88,6 @@ final class WantedController extends AbstractController
 
         return 'shed' === $this->button->text($request, 'back') ? $this->redirectToRoute('parts', status: Response::HTTP_SEE_OTHER)
             : $this->redirectToRoute('job_parts', ['job' => $part->getJob()->getId()], Response::HTTP_SEE_OTHER);
-    }
-
-    /** Whether a job waits for a part is part of where it stands. */
-    private function standsAnew(Job $job): void
-    {
-        $this->entities->flush();
-        $job->waitForParts([] !== $this->wanted->waitedFor([$job->getId()]));
-        $this->recorder->recompute($job);
     }
 
     /** @param array<string, string> $typed */

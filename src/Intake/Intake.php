@@ -34,19 +34,30 @@ final readonly class Intake
         private ClockInterface $clock,
         private Schools $schools,
         private Vocabulary $vocabulary,
+        private KnownMachines $known,
     ) {
     }
 
     /**
+     * @param Machine|null $known where it was here before: it is the same machine, described anew by the form
+     *
      * @return int the number of the job, the same however often the same key is sent
      *
      * @throws \AwakeShed\App\Photo\UnusablePhoto when one of the photos is no picture; nothing is taken in then
      */
-    public function takeIn(IntakeInput $input, Member $by, RequestKey $key): int
+    public function takeIn(IntakeInput $input, Member $by, RequestKey $key, ?Machine $known = null): int
     {
-        $machine = new Machine((string) $input->label, $input->facts(), (string) $input->ownerName, (string) $input->ownerContact);
+        $machine = $known ?? new Machine((string) $input->label, $input->facts(), (string) $input->ownerName, (string) $input->ownerContact);
 
-        return $this->add($machine, $by, $key, function (Job $job) use ($input, $by): array {
+        return $this->add($machine, $by, $key, function (Job $job) use ($input, $by, $known): array {
+            if (null !== $known) {
+                $known->describe((string) $input->label, $input->facts($known->facts()->extras), (string) $input->ownerName, (string) $input->ownerContact);
+                $before = $this->known->lastStay($known, $job);
+                if (null !== $before && Comeback::isSoon($before, $this->clock->now())) {
+                    $job->comesSoonAfter($before);
+                }
+            }
+            $job->limit($input->cap?->inDollars(), $input->worth?->inDollars());
             $job->wantedFor($input->wantedBy, (string) $input->remarks);
             $job->followOnly($this->schools->chosen());
             $this->photos->add($job, $by, array_values(array_map(static fn (UploadedFile $photo): string => $photo->getPathname(), $input->photos)));
@@ -93,6 +104,7 @@ final readonly class Intake
             $check();
             $machine = $job->getMachine();
             $machine->describe((string) $input->label, $input->facts($machine->facts()->extras), (string) $input->ownerName, (string) $input->ownerContact);
+            $job->limit($input->cap?->inDollars(), $input->worth?->inDollars());
             // Files it anew as well.
             $job->wantedFor($input->wantedBy, (string) $input->remarks);
         });

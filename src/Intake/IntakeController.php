@@ -24,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class IntakeController extends AbstractController
 {
-    public function __construct(private readonly Intake $intake, private readonly Words $words, private readonly SideBySide $sideBySide)
+    public function __construct(private readonly KnownMachines $known, private readonly Intake $intake, private readonly Words $words, private readonly SideBySide $sideBySide)
     {
     }
 
@@ -32,12 +32,13 @@ final class IntakeController extends AbstractController
     #[IsGranted(JobVoter::RECORD)]
     public function takeIn(Request $request, #[CurrentUser] Member $member): Response
     {
-        $input = new IntakeInput();
+        $machine = $this->known->numbered($request->query->getString('machine'));
+        $input = null === $machine ? new IntakeInput() : IntakeInput::fromMachine($machine);
         $form = $this->createForm(IntakeType::class, $input);
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             try {
-                $number = $this->intake->takeIn($input, $member, RequestKeyExtension::keyOf($form, $request));
+                $number = $this->intake->takeIn($input, $member, RequestKeyExtension::keyOf($form, $request), $machine);
                 $this->addFlash('said', 'Taken in. Hang the tag on it: the number is above.');
 
                 return $this->redirectToRoute('job', ['job' => $number], Response::HTTP_SEE_OTHER);
@@ -46,7 +47,9 @@ final class IntakeController extends AbstractController
             }
         }
 
-        return $this->render('job/take_in.html.twig', ['form' => $form]);
+        $find = mb_substr(mb_scrub(trim($request->query->getString('known'))), 0, 60);
+
+        return $this->render('job/take_in.html.twig', ['form' => $form, 'machine' => $machine, 'find' => $find, 'found' => '' === $find ? null : $this->known->find($find)]);
     }
 
     #[Route('/jobs/{job}/machine', name: 'job_machine', requirements: ['job' => Address::NUMBER], methods: ['GET', 'POST'])]

@@ -16,6 +16,7 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Money;
 use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
 use AwakeShed\Core\Units\ShaftSpeed;
@@ -65,6 +66,27 @@ final class IntakeInput
     public ?int $cylinders = null;
     public ?bool $electricStart = null;
 
+    #[Assert\Length(max: MachineFacts::LONGEST_PLATE)]
+    public ?string $maker = null;
+
+    #[Assert\Length(max: MachineFacts::LONGEST_PLATE)]
+    public ?string $model = null;
+
+    #[Assert\Length(max: MachineFacts::LONGEST_PLATE)]
+    public ?string $type = null;
+
+    #[Assert\Length(max: MachineFacts::LONGEST_PLATE)]
+    public ?string $serial = null;
+
+    #[Assert\Length(max: MachineFacts::LONGEST_PLATE)]
+    public ?string $plug = null;
+
+    #[Assert\Length(max: MachineFacts::LONGEST_PLATE)]
+    public ?string $filter = null;
+
+    public ?Money $cap = null;
+    public ?Money $worth = null;
+
     public ?CalendarSpan $idle = null;
 
     /** @var array<string, string|list<string>|null> claim test => outcome id, or those that hold at once */
@@ -76,15 +98,24 @@ final class IntakeInput
 
     public static function fromJob(Job $job): self
     {
-        $machine = $job->getMachine();
+        $input = self::fromMachine($job->getMachine());
+        $input->wantedBy = $job->getWantedBy();
+        $input->remarks = $job->getRemarks();
+        $input->cap = null === $job->getCap() ? null : Money::dollars($job->getCap());
+        $input->worth = null === $job->getWorth() ? null : Money::dollars($job->getWorth());
+
+        return $input;
+    }
+
+    /** What is known of a machine from its stays before. */
+    public static function fromMachine(Machine $machine): self
+    {
         $facts = $machine->facts();
         $input = new self();
         $input->kind = $machine->getKind();
         $input->label = $machine->getLabel();
         $input->ownerName = $machine->getOwnerName();
         $input->ownerContact = $machine->getOwnerContact();
-        $input->wantedBy = $job->getWantedBy();
-        $input->remarks = $job->getRemarks();
         $input->cycle = $facts->cycle;
         $input->displacement = null === $facts->displacementCc ? null : Volume::of($facts->displacementCc, VolumeUnit::CubicCentimetre);
         $input->compressionRatio = null === $facts->compressionRatio ? null : Ratio::of($facts->compressionRatio, RatioUnit::ToOne);
@@ -96,6 +127,12 @@ final class IntakeInput
         $input->blade = null === $facts->bladeMm ? null : Length::millimetres($facts->bladeMm);
         $input->governed = null === $facts->governedRpm ? null : ShaftSpeed::of($facts->governedRpm, SpeedUnit::Rpm);
 
+        $input->maker = $facts->plate['maker'] ?? null;
+        $input->model = $facts->plate['model'] ?? null;
+        $input->type = $facts->plate['type'] ?? null;
+        $input->serial = $facts->plate['serial'] ?? null;
+        $input->plug = $facts->plate['plug'] ?? null;
+        $input->filter = $facts->plate['filter'] ?? null;
         $input->cylinders = $facts->cylinders;
         $input->electricStart = $facts->electricStart;
 
@@ -121,6 +158,7 @@ final class IntakeInput
             $this->cylinders,
             $this->electricStart,
             $extras,
+            array_map(strval(...), ['maker' => $this->maker, 'model' => $this->model, 'type' => $this->type, 'serial' => $this->serial, 'plug' => $this->plug, 'filter' => $this->filter]),
         );
     }
 

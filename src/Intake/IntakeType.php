@@ -8,6 +8,7 @@ use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\AsksWhenUnusual;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Form\ChipsType;
+use AwakeShed\App\Job\Job;
 use AwakeShed\App\Unit\Measure;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\ChokeKind;
@@ -17,6 +18,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\MoneyUnit;
 use AwakeShed\Core\Units\MonthUnit;
 use AwakeShed\Core\Units\RatioUnit;
 use AwakeShed\Core\Units\SpeedUnit;
@@ -60,7 +62,15 @@ final class IntakeType extends AbstractType
             ->add('ownerName', TextType::class, ['label' => 'Customer'])
             ->add('ownerContact', TextType::class, ['label' => 'How to reach them', 'required' => false])
             ->add('wantedBy', DateType::class, ['label' => 'Wanted by', 'required' => false, 'widget' => 'single_text', 'input' => 'datetime_immutable'])
-            ->add('remarks', TextareaType::class, ['label' => 'What the customer wants, and what it may cost', 'required' => false, 'attr' => ['rows' => 3]])
+            ->add('remarks', TextareaType::class, ['label' => 'What the customer wants', 'required' => false, 'attr' => ['rows' => 3]])
+            ->add('cap', AmountType::class, $this->price('The customer will spend up to'))
+            ->add('worth', AmountType::class, $this->price('Running, it is worth'))
+            ->add('maker', TextType::class, ['label' => 'Maker', 'required' => false])
+            ->add('model', TextType::class, ['label' => 'Model', 'required' => false])
+            ->add('type', TextType::class, ['label' => 'Type', 'required' => false])
+            ->add('serial', TextType::class, ['label' => 'Serial number', 'required' => false])
+            ->add('plug', TextType::class, ['label' => 'Spark plug', 'required' => false])
+            ->add('filter', TextType::class, ['label' => 'Filters', 'required' => false])
             ->add('cycle', ChipsType::class, ['label' => 'Engine'] + $this->choices->ofEnum(Cycle::class, 'cycle'))
             ->add('displacement', AmountType::class, $this->amount('Displacement', Measure::Displacement, 'displacement_cc', VolumeUnit::CubicCentimetre))
             ->add('compressionRatio', AmountType::class, $this->amount('Compression ratio', Measure::CompressionRatio, 'compression_ratio', RatioUnit::ToOne))
@@ -104,6 +114,12 @@ final class IntakeType extends AbstractType
         $resolver->setAllowedTypes('with_claims', 'bool');
         // Claims are asked once, at intake; whoever describes a machine later may not be the only one.
         $resolver->setDefault('based_on', static fn (Options $options): bool => true !== $options['with_claims']);
+    }
+
+    /** @return array<string, mixed> */
+    private function price(string $label): array
+    {
+        return ['label' => $label, 'measure' => Measure::Price, 'required' => false, 'possible' => new Interval(0.0, Job::MOST_DOLLARS, MoneyUnit::Dollar), 'usual' => new Interval(10.0, 6_000.0, MoneyUnit::Dollar)];
     }
 
     /**

@@ -9,6 +9,7 @@ use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Progress\JobProgress;
 use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Progress\WaitsOn;
+use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
@@ -27,6 +28,7 @@ use Doctrine\ORM\Mapping as ORM;
 class Job
 {
     public const LONGEST_REASON = 500;
+    public const MOST_DOLLARS = 100_000.0;
     /** What a job waits for that waits for a part. */
     public const PART = 'part';
 
@@ -89,6 +91,26 @@ class Job
     #[ORM\Column(length: 500)]
     private string $handBackReason = '';
 
+    /** Dollars its owner will spend; null where nobody asked. */
+    #[ORM\Column(nullable: true)]
+    private ?float $cap = null;
+
+    /** Dollars the machine is worth running; null where nobody said. */
+    #[ORM\Column(nullable: true)]
+    private ?float $worth = null;
+
+    /** The stay before, where this one came soon after it. */
+    #[ORM\ManyToOne(targetEntity: self::class), ORM\JoinColumn(nullable: true)]
+    private ?self $soonAfter = null;
+
+    /** Whether it is back for what was done then; null where nobody has answered. */
+    #[ORM\Column(nullable: true)]
+    private ?bool $isComeback = null;
+
+    /** What was missed then. */
+    #[ORM\Column(length: 500)]
+    private string $missed = '';
+
     /** Filed under: the day it is wanted, or the end of time, so that undated jobs sort last without being asked. */
     #[ORM\Column(type: Types::DATE_IMMUTABLE)]
     private \DateTimeImmutable $due;
@@ -119,6 +141,54 @@ class Job
         $this->due = $this->wantedBy ?? new \DateTimeImmutable(self::NO_DAY);
         $this->kind = $this->machine->getKind();
         $this->searchText = mb_strtolower($this->machine->getLabel().' · '.$this->machine->getOwnerName());
+    }
+
+    /** @throws ImpossibleAmount unless each is 0 to 100 000 */
+    public function limit(?float $cap, ?float $worth): void
+    {
+        foreach (array_filter([$cap, $worth], is_float(...)) as $sum) {
+            ImpossibleAmount::unlessBetween($sum, 0.0, self::MOST_DOLLARS, '$');
+        }
+        $this->cap = $cap;
+        $this->worth = $worth;
+    }
+
+    public function getCap(): ?float
+    {
+        return $this->cap;
+    }
+
+    public function getWorth(): ?float
+    {
+        return $this->worth;
+    }
+
+    /** The machine went home not long ago: somebody is asked whether it is back for what was done then. */
+    public function comesSoonAfter(self $before): void
+    {
+        $this->soonAfter = $before;
+    }
+
+    public function getSoonAfter(): ?self
+    {
+        return $this->soonAfter;
+    }
+
+    public function isComeback(): ?bool
+    {
+        return $this->isComeback;
+    }
+
+    /** @param string $missed what was missed then; empty where it is no comeback */
+    public function sayComeback(?bool $isComeback, string $missed): void
+    {
+        $this->isComeback = $isComeback;
+        $this->missed = true === $isComeback ? mb_substr(trim($missed), 0, self::LONGEST_REASON) : '';
+    }
+
+    public function getMissed(): string
+    {
+        return $this->missed;
     }
 
     /** Somebody takes it on, or lays it down. */

@@ -13,7 +13,7 @@ use AwakeShed\Core\Progress\WaitsOn;
  */
 final readonly class JobSheet
 {
-    private const OWN_KEYS = ['label', 'owner', 'contact', 'wanted_by', 'remarks', 'schools', 'waits_on', 'handed_back_at', 'hand_back_reason'];
+    private const OWN_KEYS = ['label', 'owner', 'contact', 'wanted_by', 'remarks', 'schools', 'waits_on', 'handed_back_at', 'hand_back_reason', 'cap', 'worth', 'is_comeback', 'missed'];
 
     /** @param array<string, mixed> $values a machine's facts under their names in the case format */
     private function __construct(private array $values)
@@ -34,6 +34,10 @@ final readonly class JobSheet
             'waits_on' => $job->getWaitsOn()?->value,
             'handed_back_at' => $job->getHandedBackAt()?->format(\DATE_ATOM),
             'hand_back_reason' => '' === $job->getHandBackReason() ? null : $job->getHandBackReason(),
+            'cap' => $job->getCap(),
+            'worth' => $job->getWorth(),
+            'is_comeback' => $job->isComeback(),
+            'missed' => '' === $job->getMissed() ? null : $job->getMissed(),
         ] + CaseFormat::machineToArray($machine->facts()));
     }
 
@@ -72,6 +76,9 @@ final readonly class JobSheet
         /** @var array<string, string> $schools */
         $schools = $now['schools'] ?? [];
         $job->followOnly($schools);
+        $sum = static fn (string $key): ?float => is_numeric($now[$key] ?? null) ? (float) $now[$key] : null;
+        $job->limit($sum('cap'), $sum('worth'));
+        $job->sayComeback(\is_bool($now['is_comeback'] ?? null) ? $now['is_comeback'] : null, $text('missed'));
         $job->waitOn(WaitsOn::tryFrom($text('waits_on')));
         '' === $text('handed_back_at') ? $job->takeBack() : $job->handBack(new \DateTimeImmutable($text('handed_back_at')), $text('hand_back_reason'));
     }

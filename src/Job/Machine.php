@@ -16,6 +16,8 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Entity]
 #[ORM\Index(columns: ['label'])]
 #[ORM\Index(columns: ['owner_name'])]
+#[ORM\Index(columns: ['serial'])]
+#[ORM\Index(columns: ['maker', 'model'])]
 class Machine
 {
     public const LONGEST_TEXT = 120;
@@ -71,6 +73,28 @@ class Machine
     #[ORM\Column(nullable: true)]
     private ?bool $electricStart = null;
 
+    #[ORM\Column(length: 120)]
+    private string $maker = '';
+
+    #[ORM\Column(length: 120)]
+    private string $model = '';
+
+    #[ORM\Column(name: 'plate_type', length: 120)]
+    private string $type = '';
+
+    #[ORM\Column(length: 120)]
+    private string $serial = '';
+
+    #[ORM\Column(length: 120)]
+    private string $plug = '';
+
+    #[ORM\Column(length: 120)]
+    private string $filter = '';
+
+    /** That it runs, as its owner says; null where nobody asked. */
+    #[ORM\Column(name: 'hours_a_year', nullable: true)]
+    private ?float $hoursAYear = null;
+
     #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
     private ?SpecPage $spec = null;
 
@@ -106,6 +130,40 @@ class Machine
         $this->cylinders = $facts->cylinders;
         $this->electricStart = $facts->electricStart;
         $this->extras = $facts->extras;
+        $plate = $facts->plate + array_fill_keys(MachineFacts::PLATE, '');
+        ['maker' => $this->maker, 'model' => $this->model, 'type' => $this->type, 'serial' => $this->serial, 'plug' => $this->plug, 'filter' => $this->filter] = $plate;
+    }
+
+    /** @param float|null $hours 0 to 8760 */
+    public function runs(?float $hours): void
+    {
+        $this->hoursAYear = null === $hours ? null : min(8760.0, max(0.0, $hours));
+    }
+
+    public function getHoursAYear(): ?float
+    {
+        return $this->hoursAYear;
+    }
+
+    /** What machines of a kind have in common: maker and model; empty where either is not known. */
+    public function modelName(): string
+    {
+        return '' === $this->maker || '' === $this->model ? '' : $this->maker.' '.$this->model;
+    }
+
+    public function getMaker(): string
+    {
+        return $this->maker;
+    }
+
+    public function getModel(): string
+    {
+        return $this->model;
+    }
+
+    public function getSerial(): string
+    {
+        return $this->serial;
     }
 
     /** @param string|null $spokenFor ISO date, which belongs to the job */
@@ -127,6 +185,7 @@ class Machine
             $this->cylinders,
             $this->electricStart,
             $this->extras,
+            ['maker' => $this->maker, 'model' => $this->model, 'type' => $this->type, 'serial' => $this->serial, 'plug' => $this->plug, 'filter' => $this->filter],
         );
     }
 

@@ -70,6 +70,13 @@ final readonly class ShowExtension
         return $this->quantities->number($number, $decimals);
     }
 
+    /** A sum of money; the shop has one currency. */
+    #[AsTwigFilter('dollars')]
+    public function dollars(float $sum, int $decimals = 2): string
+    {
+        return '$'.$this->quantities->money($sum, $decimals);
+    }
+
     #[AsTwigFilter('day')]
     public function day(\DateTimeInterface $date): string
     {

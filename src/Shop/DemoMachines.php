@@ -15,7 +15,7 @@ final readonly class DemoMachines
 {
     /** What hangs on an entry, and then what hangs on a job, in the order in which it can go. */
     private const BY_ENTRY = ['oil_move'];
-    private const BY_JOB = ['waste_portion', 'wait', 'wanted_part', 'trace', 'photo', 'entry'];
+    private const BY_JOB = ['waste_portion', 'wait', 'wanted_part', 'trace', 'photo', 'charge', 'estimate', 'sent_sheet', 'entry'];
 
     public function __construct(private Connection $database, private FilesystemOperator $photos)
     {
@@ -45,8 +45,15 @@ final readonly class DemoMachines
         foreach (self::BY_JOB as $table) {
             $run("DELETE FROM $table WHERE job_id IN (?)", $jobs);
         }
+        $run('UPDATE shelf_move SET job_id = NULL WHERE job_id IN (?)', $jobs);
+        $run('UPDATE job SET soon_after_id = NULL WHERE soon_after_id IN (?)', $jobs);
         $run('DELETE FROM job WHERE id IN (?)', $jobs);
-        $run('DELETE FROM machine WHERE id IN (?)', $machines);
+        // One that was taken in again by somebody here is theirs.
+        $kept = $this->database->fetchFirstColumn('SELECT machine_id FROM job');
+        $gone = array_values(array_filter($machines, static fn (mixed $machine): bool => !\in_array($machine, $kept, true)));
+        foreach (['DELETE FROM life_note WHERE machine_id IN (?)', 'DELETE FROM machine WHERE id IN (?)'] as $statement) {
+            $run($statement, $gone);
+        }
         foreach ($files as $file) {
             foreach (PhotoSize::cases() as $size) {
                 try {

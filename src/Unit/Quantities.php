@@ -127,6 +127,15 @@ final class Quantities
         return (string) $formatter->format(round($amount, $decimals) + 0.0);
     }
 
+    /** With its cents, or without any. */
+    public function money(float $sum, int $decimals): string
+    {
+        $formatter = clone ($this->formatters[$decimals] ??= $this->formatter($decimals));
+        $formatter->setAttribute(\NumberFormatter::MIN_FRACTION_DIGITS, $decimals);
+
+        return (string) $formatter->format(round($sum, $decimals) + 0.0);
+    }
+
     /** One digit of the uncertainty, two where the first is a one: more would claim what nobody knows. Negative for whole tens. */
     private static function usefulDecimals(float $halfWidth): int
     {

@@ -8,6 +8,7 @@ use AwakeShed\App\Drawing\BarDrawing;
 use AwakeShed\App\Drawing\CylinderDrawing;
 use AwakeShed\App\Drawing\JarDrawing;
 use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Season\LayUps;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Fuel\JarSample;
@@ -27,7 +28,7 @@ use AwakeShed\Core\Units\Volume;
 /** The arithmetic of the stages: the core's, on what was recorded at the steps. */
 final readonly class StageFigures
 {
-    public function __construct(private StagePlan $work, private ActEffects $effects, private ShopRepairs $repairs, private ProvingSheets $proving)
+    public function __construct(private StagePlan $work, private ActEffects $effects, private ShopRepairs $repairs, private ProvingSheets $proving, private LayUps $layUps)
     {
     }
 
@@ -49,9 +50,22 @@ final readonly class StageFigures
             'flush' => $this->flush($case, $acts),
             'jet' => $this->jet($acts),
             'decide' => new StageResult(given: ['repair' => $this->repairs->given()]),
+            'service' => new StageResult(service: $this->layUps->service($record)),
+            'layup' => new StageResult(amounts: $this->layUpAmounts($record), settings: $this->layUps->settings($case)),
             'first_run', 'prove' => new StageResult(proving: $this->proving->of($record)),
             default => new StageResult(),
         };
+    }
+
+    /** @return array<string, string> by step */
+    private function layUpAmounts(Record $record): array
+    {
+        $amounts = [];
+        foreach ($this->layUps->planOf($record)->steps as $step) {
+            $amounts[$step->step] = $this->layUps->much($step);
+        }
+
+        return array_filter($amounts, static fn (string $much): bool => '' !== $much);
     }
 
     private function fuel(CaseFile $case): StageResult

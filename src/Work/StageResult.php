@@ -10,12 +10,17 @@ use AwakeShed\App\Drawing\JarDrawing;
 use AwakeShed\Core\Cylinder\PullLog;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\FlushPlan;
+use AwakeShed\Core\Service\ServiceList;
 use AwakeShed\Core\Units\Volume;
 
 /** What the figures of a stage come to, where they come to anything. */
 final readonly class StageResult
 {
-    /** @param array<string, array<string, string>> $given what a calculator is told, by its name */
+    /**
+     * @param array<string, array<string, string>> $given    what a calculator is told, by its name
+     * @param array<string, string>                $amounts
+     * @param list<string>                         $settings
+     */
     public function __construct(
         public ?PullLog $pulls = null,
         public ?CylinderDrawing $cylinder = null,
@@ -28,6 +33,11 @@ final readonly class StageResult
         /** Area, and so flow, after over before. */
         public ?float $jetFlow = null,
         public ?ProvingSheet $proving = null,
+        public ?ServiceList $service = null,
+        /** By step, how much of what and how long. */
+        public array $amounts = [],
+        /** What is set otherwise for a season, and from when. */
+        public array $settings = [],
     ) {
     }
 }

@@ -14,13 +14,13 @@ use Symfony\Component\Mailer\Transport\TransportInterface;
 #[AutoconfigureTag('mailer.transport_factory')]
 final readonly class OutboxTransportFactory implements TransportFactoryInterface
 {
-    public function __construct(private string $runDir)
+    public function __construct(private Outbox $outbox)
     {
     }
 
     public function create(Dsn $dsn): TransportInterface
     {
-        return $this->supports($dsn) ? new OutboxTransport($this->runDir.'/outbox') : throw new UnsupportedSchemeException($dsn, 'outbox', ['outbox']);
+        return $this->supports($dsn) ? new OutboxTransport($this->outbox->folder()) : throw new UnsupportedSchemeException($dsn, 'outbox', ['outbox']);
     }
 
     public function supports(Dsn $dsn): bool

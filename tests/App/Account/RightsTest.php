@@ -9,8 +9,16 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Life\LifeNote;
+use AwakeShed\App\Life\LifeTopic;
+use AwakeShed\App\Money\Charge;
+use AwakeShed\App\Money\Estimate;
 use AwakeShed\App\Oil\Oil;
 use AwakeShed\App\Photo\Photo;
+use AwakeShed\App\Sheet\SentSheet;
+use AwakeShed\App\Sheet\SheetKind;
+use AwakeShed\App\Shelf\PartCondition;
+use AwakeShed\App\Shelf\ShelfPart;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Wait\Wait;
@@ -19,6 +27,9 @@ use AwakeShed\App\Waste\WasteCan;
 use AwakeShed\App\Waste\WastePortion;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Money\BillLine;
+use AwakeShed\Core\Money\LineKind;
+use AwakeShed\Core\Units\Money;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Tests\App\ShedTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -108,6 +119,11 @@ final class RightsTest extends ShedTestCase
             'waste_can_empty' => new WasteCan('Can', WasteStream::cases()[0], Volume::millilitres(5000)),
             'spec_page' => new SpecPage('Alderholm 160', null),
             'oil_move' => new Oil('SAE 30'),
+            'charge_take_back' => new Charge($job, new BillLine(LineKind::Part, 'Plug', 1, Money::dollars(6)), $by, $now),
+            'machine_note_take_back' => new LifeNote($job->getMachine(), LifeTopic::Plug, 'Gap 28 thou', $by, $now),
+            'estimate_answer' => new Estimate($job, 40.0, 60.0, 'Carburetor', $by, $now),
+            'shelf_move' => new ShelfPart('Plug', PartCondition::New),
+            'sheet_withdraw' => new SentSheet($job, SheetKind::Done, str_repeat('0', 64), $by, $now, ''),
         ];
         $thing = $things[$name] ?? null;
         if (null !== $thing) {
@@ -123,8 +139,8 @@ final class RightsTest extends ShedTestCase
 
         return strtr($route->getPath(), [
             '{job}' => (string) $job->getId(), '{entry}' => str_contains($name, 'entry') ? (string) $this->entry($job, $of) : '', '{id}' => $id, '{trace}' => $id, '{page}' => $id,
-            '{sample}' => 'tank', '{part}' => 'look', '{kind}' => 'needle', '{name}' => 'hydrolock', '{state}' => 'ordered', '{how}' => 'bought', '{stream}' => WasteStream::cases()[0]->value,
-            '{fault}' => 'oil.low', '{test}' => 'look.oil_colour', '{!bench}' => 'teardown',
+            '{sample}' => 'tank', '{part}' => 'look', '{kind}' => 'needle', '{name}' => 'hydrolock', '{state}' => 'ordered', '{how}' => 'shelf_move' === $name ? 'came' : 'bought', '{stream}' => WasteStream::cases()[0]->value,
+            '{fault}' => 'oil.low', '{test}' => 'look.oil_colour', '{!bench}' => 'teardown', '{machine}' => (string) $job->getMachine()->getId(), '{wanted}' => $id,
         ]);
     }
 

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Money;
+
+use AwakeShed\App\Job\Job;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+
+/** @extends ServiceEntityRepository<Estimate> */
+final class EstimateRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, Estimate::class);
+    }
+
+    /** @return list<Estimate> oldest first */
+    public function ofJob(Job $job): array
+    {
+        /** @var list<Estimate> $estimates */
+        $estimates = $this->createQueryBuilder('estimate')->addSelect('person')->innerJoin('estimate.by', 'person')
+            ->where('estimate.job = :job')->setParameter('job', $job)->orderBy('estimate.id')->getQuery()->getResult();
+
+        return $estimates;
+    }
+}

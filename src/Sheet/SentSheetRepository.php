@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Sheet;
+
+use AwakeShed\App\Job\Job;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+
+/** @extends ServiceEntityRepository<SentSheet> */
+final class SentSheetRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, SentSheet::class);
+    }
+
+    /** @return list<SentSheet> the latest first */
+    public function ofJob(Job $job): array
+    {
+        /** @var list<SentSheet> $sheets */
+        $sheets = $this->createQueryBuilder('sheet')->addSelect('person')->innerJoin('sheet.by', 'person')
+            ->where('sheet.job = :job')->setParameter('job', $job)->orderBy('sheet.id', 'DESC')->getQuery()->getResult();
+
+        return $sheets;
+    }
+
+    public function behind(string $token): ?SentSheet
+    {
+        return $this->findOneBy(['tokenHash' => SentSheet::hashed($token)]);
+    }
+
+    public function copyOf(SentSheet $sheet): SheetCopy
+    {
+        return $this->getEntityManager()->find(SheetCopy::class, $sheet->getSha256()) ?? throw new \LogicException('What went out is kept.');
+    }
+}
