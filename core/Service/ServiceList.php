@@ -47,6 +47,17 @@ final readonly class ServiceList
         return new self($items);
     }
 
+    public function item(string $step): ?ServiceItem
+    {
+        foreach ($this->items as $item) {
+            if ($item->step === $step) {
+                return $item;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<ServiceItem> what is to be done now */
     public function due(): array
     {

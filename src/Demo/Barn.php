@@ -18,12 +18,19 @@ use AwakeShed\App\Intake\IntakeInput;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
 use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Life\LifeNote;
+use AwakeShed\App\Life\LifeTopic;
+use AwakeShed\App\Money\Estimate;
+use AwakeShed\App\Money\OwnersWord;
 use AwakeShed\App\Oil\Oil;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\UnitSystem;
+use AwakeShed\App\Shelf\PartCondition;
+use AwakeShed\App\Shelf\PartsShelf;
+use AwakeShed\App\Shelf\ShelfPart;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Wait\Wait;
@@ -46,6 +53,8 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Proving\Attempt;
+use AwakeShed\Core\Proving\ChokeStep;
 use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
@@ -70,7 +79,9 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
  *     by?: string, find?: array{string, string}, correct?: array{string, string}, put_right?: string,
  *     jar?: string, reading?: JarArray, settle?: string, waste?: array{string, float|int}, hand_back?: bool,
  *     work?: array{string, array<string, mixed>}, trace?: string, did?: array{string, array<string, float|int>, string|null},
- *     done?: string, strip?: array{string, int|null, array<string, string>}, want?: string
+ *     done?: string, strip?: array{string, int|null, array<string, string>}, want?: string,
+ *     attempt?: array{array<key-of<Attempt::BOUNDS>, float|int>, string, string},
+ *     spend?: array{float|int, float|int}, estimate?: array{float|int, float|int, string}, agreed?: array{string, string}, life?: array{string, string}
  * }
  * @phpstan-type DemoPage array{page: string, kind: string, figures: array<string, array{float|int, string, string}>}
  * @phpstan-type DemoMachine array{
@@ -89,6 +100,9 @@ final class Barn
     /** @var list<Oil> */
     private array $oils = [];
 
+    /** The last that was made. */
+    private ?Estimate $estimate = null;
+
     /** @var array<string, SpecPage> by name */
     private array $pages = [];
 
@@ -106,6 +120,7 @@ final class Barn
         private readonly WasteLedger $ledger,
         private readonly Shelf $shelf,
         private readonly Vocabulary $vocabulary,
+        private readonly PartsShelf $parts,
     ) {
     }
 
@@ -114,7 +129,7 @@ final class Barn
         $real = Clock::get();
         try {
             $this->hire($now->modify('-60 days'));
-            /** @var array{wires_mm: list<float>, cans: list<array{string, string, float|int}>, waste_rules: array<string, string>, oils: array<string, float|int>, spec_book: list<DemoPage>, machines: list<DemoMachine>} $barn */
+            /** @var array{wires_mm: list<float>, cans: list<array{string, string, float|int}>, waste_rules: array<string, string>, oils: array<string, float|int>, shelf: list<array{string, string, string, string, int, int, string, string, float|int}>, spec_book: list<DemoPage>, machines: list<DemoMachine>} $barn */
             $barn = Table::read(__DIR__.'/data/barn.json');
             $this->people[SignIn::Technician->value]->ownWires(array_map(Length::millimetres(...), $barn['wires_mm']));
             foreach ($barn['cans'] as [$name, $stream, $litres]) {
@@ -128,6 +143,13 @@ final class Barn
             foreach ($barn['oils'] as $name => $litres) {
                 $this->oils[] = new Oil($name);
                 $this->shelf->bought($this->oils[\count($this->oils) - 1], Volume::millilitres(1000.0 * $litres), $this->people[SignIn::Owner->value]);
+            }
+            foreach ($barn['shelf'] as [$name, $number, $condition, $place, $count, $least, $fits, $comesOff, $price]) {
+                $part = new ShelfPart($name, PartCondition::from($condition));
+                $part->describe(PartCondition::from($condition), $number, $place, $fits, $comesOff, $least, (float) $price);
+                $this->entities->persist($part);
+                $this->entities->flush();
+                $this->entities->wrapInTransaction(fn () => $this->parts->move($part, $count, null, $this->people[SignIn::Owner->value]));
             }
             $this->entities->flush();
             foreach ($barn['spec_book'] as $page) {
@@ -270,6 +292,26 @@ final class Barn
         }
         if (isset($step['trace'])) {
             $this->record($job, $by, Scenario::from($step['trace']), $clock->now());
+        }
+        if (isset($step['attempt'])) {
+            [$figures, $choke, $outcome] = $step['attempt'];
+            $this->recorder->observe($job, $by, $key, [(new Attempt(array_map(floatval(...), $figures), ChokeStep::from($choke), $outcome))->finding()]);
+        }
+        if (isset($step['spend'])) {
+            $job->limit((float) $step['spend'][0], (float) $step['spend'][1]);
+        }
+        if (isset($step['estimate'])) {
+            [$least, $most, $text] = $step['estimate'];
+            $this->estimate = new Estimate($job, (float) $least, (float) $most, $text, $by, $clock->now());
+            $this->entities->persist($this->estimate);
+        }
+        if (isset($step['agreed'])) {
+            [$word, $who] = $step['agreed'];
+            $this->estimate?->answered(OwnersWord::from($word), null, $who, $clock->now());
+        }
+        if (isset($step['life'])) {
+            [$topic, $text] = $step['life'];
+            $this->entities->persist(new LifeNote($job->getMachine(), LifeTopic::from($topic), $text, $by, $clock->now()));
         }
         if (true === ($step['hand_back'] ?? false)) {
             $job->handBack($clock->now());

@@ -23,7 +23,8 @@ final class ResponseHeaders
         $headers->set('Content-Security-Policy', self::POLICY);
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('X-Frame-Options', 'DENY');
-        $headers->set('Referrer-Policy', 'same-origin');
+        // What is stricter by itself stays so.
+        $headers->set('Referrer-Policy', 'no-referrer' === $headers->get('Referrer-Policy') ? 'no-referrer' : 'same-origin');
         $headers->set('Permissions-Policy', 'camera=(), microphone=(self), geolocation=()');
         $headers->set('Cross-Origin-Opener-Policy', 'same-origin');
         if (!$headers->has('X-Keep-Cache-Control')) {

@@ -12,6 +12,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Money\JobMonies;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Progress\HandBack;
@@ -28,7 +29,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/jobs/{job}/hand-back', requirements: ['job' => Address::NUMBER])]
 final class HandBackController extends AbstractController
 {
-    public function __construct(private readonly Recorder $recorder, private readonly Assessor $assessor, private readonly HandBackCheck $check, private readonly WaitRepository $waits, private readonly WantedPartRepository $wanted)
+    public function __construct(private readonly Recorder $recorder, private readonly Assessor $assessor, private readonly HandBackCheck $check, private readonly WaitRepository $waits, private readonly WantedPartRepository $wanted, private readonly JobMonies $monies)
     {
     }
 
@@ -55,7 +56,7 @@ final class HandBackController extends AbstractController
                 if ($guard->isRefused()) {
                     throw new HeldBack($guard->cause ?? ($guard->isDrained ? 'drained' : 'hold'));
                 }
-                if ('' === $reason && ($guard->wantsReason(array_keys($record->gonePast($guard->asks))) || [] !== $this->waits->ofJob($job) || $this->partsWantedFor($job) > 0)) {
+                if ('' === $reason && ($guard->wantsReason(array_keys($record->gonePast($guard->asks))) || [] !== $this->waits->ofJob($job) || $this->partsWantedFor($job) > 0 || $this->monies->of($record)->isPast())) {
                     throw new ReasonWanted();
                 }
                 $job->handBack($clock->now(), $reason);
@@ -94,6 +95,7 @@ final class HandBackController extends AbstractController
             'wants_reason' => $guard->wantsReason(array_keys($past)),
             'waits' => $this->waits->ofJob($job),
             'parts' => $this->partsWantedFor($job),
+            'money' => $this->monies->of($record),
             'reason' => $reason,
             'asked' => $isAsked,
         ], new Response(status: $isAsked ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK));

@@ -150,7 +150,7 @@ final class MoneyController extends AbstractController
     /** @return float|null dollars; null where nothing was typed */
     private function sum(Request $request, string $field): ?float
     {
-        $typed = $this->button->text($request, $field);
+        $typed = ltrim($this->button->text($request, $field), '$ ');
 
         return '' === $typed ? null : $this->quantities->read($typed, Measure::Price, Money::class, possible: new Interval(0.0, Estimate::MOST, MoneyUnit::Dollar))->in(MoneyUnit::Dollar);
     }

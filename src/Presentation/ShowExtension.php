@@ -58,6 +58,12 @@ final readonly class ShowExtension
         return Volume::millilitres($millilitres);
     }
 
+    #[AsTwigFunction('qr_of')]
+    public function qrOf(string $text): QrCode
+    {
+        return QrCode::encoding($text);
+    }
+
     #[AsTwigFilter('span')]
     public function span(Duration $duration): string
     {

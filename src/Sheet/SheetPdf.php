@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Sheet;
 
+use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Drawing\LineDrawing;
 use AwakeShed\App\Drawing\LineNode;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoSize;
 use AwakeShed\App\Photo\PhotoStore;
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\Unit\Quantities;
 use AwakeShed\App\Words\Catalogue;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Money\BillLine;
+use AwakeShed\Core\Money\LineKind;
 use League\Flysystem\FilesystemException;
 use Symfony\Contracts\Translation\LocaleAwareInterface;
 
@@ -24,6 +27,7 @@ final readonly class SheetPdf
 {
     private const FONT = 'dejavusanscondensed';
     private const MARGIN = 14.0;
+    /** As wide as the narrower of the two papers allows, A4. */
     private const WIDTH = 210.0 - 2 * self::MARGIN;
 
     /** Pixels along the longer side: sharp at 58 mm, and three of them stay small. */
@@ -33,7 +37,7 @@ final readonly class SheetPdf
 
     private const DASHED = ['not_looked_at' => '2,1.6'];
 
-    public function __construct(private Catalogue $catalogue, private Words $words, private Quantities $quantities, private PhotoStore $photos, private LocaleAwareInterface $translator)
+    public function __construct(private Catalogue $catalogue, private Words $words, private Quantities $quantities, private PhotoStore $photos, private LocaleAwareInterface $translator, private Shops $shops)
     {
     }
 
@@ -80,9 +84,9 @@ final readonly class SheetPdf
         return $this->end($pdf);
     }
 
-    private function begin(string $title, string $shop): \TCPDF
+    private function begin(string $title, string $shop): SheetPaper
     {
-        $pdf = new \TCPDF('P', 'mm', 'A4', true, 'UTF-8', false);
+        $pdf = new SheetPaper(UnitSystem::Metric === $this->shops->current()?->getUnits() ? 'A4' : 'LETTER');
         $pdf->setCreator('Awake Shed');
         $pdf->setAuthor($shop);
         $pdf->setTitle($title);
@@ -97,7 +101,7 @@ final readonly class SheetPdf
         return $pdf;
     }
 
-    private function end(\TCPDF $pdf): string
+    private function end(SheetPaper $pdf): string
     {
         $pdf->Ln(2);
         $pdf->setFont(self::FONT, '', 8);
@@ -107,7 +111,7 @@ final readonly class SheetPdf
         return \is_string($bytes) ? $bytes : throw new \RuntimeException('The sheet could not be printed.');
     }
 
-    private function head(\TCPDF $pdf, OwnersSheet $sheet): void
+    private function head(SheetPaper $pdf, OwnersSheet $sheet): void
     {
         $pdf->setFont(self::FONT, '', 10);
         $pdf->MultiCell(0, 5, $sheet->shop, 0, 'L');
@@ -120,7 +124,7 @@ final readonly class SheetPdf
         $pdf->Ln(1);
     }
 
-    private function line(\TCPDF $pdf, LineDrawing $drawing): void
+    private function line(SheetPaper $pdf, LineDrawing $drawing): void
     {
         $this->title($pdf, $this->say('line'));
         $scale = self::WIDTH / LineDrawing::WIDTH;
@@ -137,7 +141,7 @@ final readonly class SheetPdf
         $pdf->setXY(self::MARGIN, $top + $scale * LineDrawing::HEIGHT + 1);
     }
 
-    private function node(\TCPDF $pdf, LineNode $node, float $scale, float $top): void
+    private function node(SheetPaper $pdf, LineNode $node, float $scale, float $top): void
     {
         $tone = $node->state->tone->value;
         $isBad = 'bad' === $tone;
@@ -156,7 +160,7 @@ final readonly class SheetPdf
         $pdf->Cell($width, 3, $this->words->outcome('tone', $tone), 0, 0, 'C', false, '', 1);
     }
 
-    private function title(\TCPDF $pdf, string $title): void
+    private function title(SheetPaper $pdf, string $title): void
     {
         $pdf->Ln(1.6);
         $pdf->setFont(self::FONT, 'B', 10);
@@ -164,7 +168,7 @@ final readonly class SheetPdf
         $pdf->setFont(self::FONT, '', 9);
     }
 
-    private function bullet(\TCPDF $pdf, string $line): void
+    private function bullet(SheetPaper $pdf, string $line): void
     {
         $pdf->setX(self::MARGIN);
         $pdf->Cell(4, 4.4, '–', 0, 0);
@@ -172,7 +176,7 @@ final readonly class SheetPdf
     }
 
     /** @param list<array{string, string, string}> $numbers */
-    private function numbers(\TCPDF $pdf, array $numbers): void
+    private function numbers(SheetPaper $pdf, array $numbers): void
     {
         if ([] === $numbers) {
             return;
@@ -185,12 +189,12 @@ final readonly class SheetPdf
     }
 
     /** @param array{string, string, string} $row */
-    private function row(\TCPDF $pdf, array $row, bool $isHead): void
+    private function row(SheetPaper $pdf, array $row, bool $isHead): void
     {
         $widths = [self::WIDTH * 0.3, self::WIDTH * 0.35, self::WIDTH * 0.35];
         $pdf->setFont(self::FONT, $isHead ? 'B' : '', 8.5);
         $height = max(array_map(static fn (string $text, float $width): float => 4.4 * $pdf->getNumLines($text, $width), $row, $widths));
-        if ($pdf->GetY() + $height > 297.0 - self::MARGIN) {
+        if ($pdf->GetY() + $height > $pdf->getPageHeight() - self::MARGIN) {
             $pdf->AddPage();
         }
         foreach ($row as $place => $text) {
@@ -199,14 +203,14 @@ final readonly class SheetPdf
     }
 
     /** @param list<Photo> $photos */
-    private function photos(\TCPDF $pdf, array $photos): void
+    private function photos(SheetPaper $pdf, array $photos): void
     {
         $pictures = array_values(array_filter(array_map(fn (Photo $photo): ?array => $this->picture($photo), $photos)));
         if ([] === $pictures) {
             return;
         }
         $height = max(array_column($pictures, 'height'));
-        if ($pdf->GetY() + $height + 14 > 297.0 - self::MARGIN) {
+        if ($pdf->GetY() + $height + 14 > $pdf->getPageHeight() - self::MARGIN) {
             $pdf->AddPage();
         }
         $this->title($pdf, $this->say('photos'));
@@ -241,13 +245,13 @@ final readonly class SheetPdf
         return ['bytes' => (string) ob_get_clean(), 'caption' => $photo->getCaption(), 'height' => self::PHOTO_WIDTH * $height / $width];
     }
 
-    private function money(\TCPDF $pdf, OwnersSheet $sheet): void
+    private function money(SheetPaper $pdf, OwnersSheet $sheet): void
     {
         $bill = $sheet->money->bill;
         if ([] === $bill->lines) {
             return;
         }
-        if ($pdf->GetY() + 12 + 4.6 * (\count($bill->lines) + 3) > 297.0 - self::MARGIN) {
+        if ($pdf->GetY() + 12 + 4.6 * (\count($bill->lines) + 3) > $pdf->getPageHeight() - self::MARGIN) {
             $pdf->AddPage();
         }
         $this->title($pdf, $this->say('money'));
@@ -261,7 +265,7 @@ final readonly class SheetPdf
         };
         $line($this->say('for_it'), $this->say('quantity'), $this->say('each'), $this->say('comes_to'), 'B');
         foreach ($bill->lines as $one) {
-            $line($this->named($one), $this->quantities->number($one->quantity, 2), $dollars($one->each->inDollars()), $dollars($one->amount()->inDollars()));
+            $line($this->named($one), $this->quantities->number($one->quantity, 2).(LineKind::Labor === $one->kind ? ' h' : ''), $dollars($one->each->inDollars()), $dollars($one->amount()->inDollars()));
         }
         if ($bill->tax->inDollars() > 0.0) {
             $line($this->say('tax'), '', '', $dollars($bill->tax->inDollars()));
