@@ -56,7 +56,7 @@ final class HandBackController extends AbstractController
                 if ($guard->isRefused()) {
                     throw new HeldBack($guard->cause ?? ($guard->isDrained ? 'drained' : 'hold'));
                 }
-                if ('' === $reason && ($guard->wantsReason(array_keys($record->gonePast($guard->asks))) || [] !== $this->waits->ofJob($job) || $this->partsWantedFor($job) > 0 || $this->monies->of($record)->isPast())) {
+                if ('' === $reason && ($guard->wantsReason(array_keys($record->gonePast($guard->asks))) || [] !== $this->waits->ofJob($job) || $this->partsWantedFor($job) > 0 || null !== $this->monies->past($record))) {
                     throw new ReasonWanted();
                 }
                 $job->handBack($clock->now(), $reason);
@@ -95,7 +95,7 @@ final class HandBackController extends AbstractController
             'wants_reason' => $guard->wantsReason(array_keys($past)),
             'waits' => $this->waits->ofJob($job),
             'parts' => $this->partsWantedFor($job),
-            'money' => $this->monies->of($record),
+            'past_agreed' => $this->monies->past($record),
             'reason' => $reason,
             'asked' => $isAsked,
         ], new Response(status: $isAsked ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK));

@@ -64,6 +64,15 @@ final readonly class JobMonies
         );
     }
 
+    /** @return JobMoney|null where it has come to more than its owner agreed to; null where not, or where nobody asked */
+    public function past(Record $record): ?JobMoney
+    {
+        // Most jobs were never estimated: that is asked first.
+        $money = [] === $this->estimates->ofJob($record->job) ? null : $this->of($record);
+
+        return true === $money?->isPast() ? $money : null;
+    }
+
     /** @return float dollars an hour */
     public function wage(): float
     {
