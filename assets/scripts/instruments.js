@@ -271,7 +271,7 @@
             part.querySelectorAll('[data-listen]').forEach((one) => once(one, bringEarToLife));
             part.querySelectorAll('[data-stopwatch]').forEach((one) => once(one, bringWatchToLife));
             part.querySelectorAll('[data-taps]').forEach((one) => once(one, bringTapsToLife));
-            part.querySelectorAll('[data-count]').forEach((one) => once(one, bringCountToLife));
+            part.querySelectorAll('[data-tally]').forEach((one) => once(one, bringCountToLife));
             part.querySelectorAll('[data-points]').forEach((one) => once(one, bringPhotoToLife));
         },
     };

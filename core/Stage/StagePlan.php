@@ -45,7 +45,7 @@ final readonly class StagePlan
 
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
-        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, when_open?: bool, in_order?: bool, folds?: bool, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>, kinds?: list<string>, anew?: bool}>}>} $data */
+        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, when_open?: bool, in_order?: bool, folds?: bool, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>, kinds?: list<string>, anew?: bool, unless_choice?: array<string, list<string>>}>}>} $data */
         $data = Table::read(__DIR__.'/data/stages.json');
         $stages = [];
         foreach ($data['stages'] as $stage) {
@@ -74,6 +74,7 @@ final readonly class StagePlan
                 $step['not_for'] ?? [],
                 $step['kinds'] ?? [],
                 $step['anew'] ?? false,
+                $step['unless_choice'] ?? [],
             ), $stage['steps']), $stage['when_open'] ?? false, $stage['in_order'] ?? false, $stage['folds'] ?? false);
         }
 
@@ -193,7 +194,7 @@ final readonly class StagePlan
         $schools = $this->vocabulary->followed($case->schools, $case->machine->kind);
         $steps = [];
         foreach ($stage->steps as $step) {
-            if ($step->isAsked($case, $schools) && (null === $step->gated() || $this->vocabulary->applies($step->gated(), $case->machine))) {
+            if (!$step->isSpared($acts) && $step->isAsked($case, $schools) && (null === $step->gated() || $this->vocabulary->applies($step->gated(), $case->machine))) {
                 $steps[] = $this->stated($step, $case, $acts, $closed[$step->gated() ?? ''] ?? []);
             }
         }

@@ -14,24 +14,25 @@ use AwakeShed\Core\Evidence\CaseFile;
 final readonly class Step
 {
     /**
-     * @param array<string, array{float|int, float|int}>|null $fields     least and most by field; null where the step is no act with figures
+     * @param array<string, array{float|int, float|int}>|null $fields       least and most by field; null where the step is no act with figures
      * @param list<string>                                    $choices
-     * @param bool                                            $repeats    it is done several times, each counted
-     * @param bool                                            $isAgain    the test is made once more after what the step comes after
-     * @param When|null                                       $when       any of these must stand; null: always asked
+     * @param bool                                            $repeats      it is done several times, each counted
+     * @param bool                                            $isAgain      the test is made once more after what the step comes after
+     * @param When|null                                       $when         any of these must stand; null: always asked
      * @param list<array{step: string, when?: When}>          $after
-     * @param string|null                                     $as         the test whose gates it must pass
+     * @param string|null                                     $as           the test whose gates it must pass
      * @param array{kind: string, minutes: int}|null          $wait
-     * @param bool                                            $takesOil   fresh oil goes in, by its `ml`
-     * @param list<string>|null                               $wants      the outcomes its test is done with; null: any
-     * @param list<When>                                      $needs      one of each must stand before it is open
-     * @param array<string, string>                           $does       the act of the vocabulary that it is, by its choice; under '' where it has none
-     * @param When                                            $unless     any of these standing, it is not asked
-     * @param list<string>                                    $unlessDone acts after which it is not asked
-     * @param list<string>                                    $notFor     kinds of machines it is not asked of
-     * @param list<string>                                    $onlyFor    kinds of machines it is asked of; empty: all
-     * @param bool                                            $isAnew     what was done of it elsewhere, before, does not count
-     * @param array<string, list<string>>                     $schools    question => the schools under which it is asked
+     * @param bool                                            $takesOil     fresh oil goes in, by its `ml`
+     * @param list<string>|null                               $wants        the outcomes its test is done with; null: any
+     * @param list<When>                                      $needs        one of each must stand before it is open
+     * @param array<string, string>                           $does         the act of the vocabulary that it is, by its choice; under '' where it has none
+     * @param When                                            $unless       any of these standing, it is not asked
+     * @param list<string>                                    $unlessDone   acts after which it is not asked
+     * @param list<string>                                    $notFor       kinds of machines it is not asked of
+     * @param list<string>                                    $onlyFor      kinds of machines it is asked of; empty: all
+     * @param bool                                            $isAnew       what was done of it elsewhere, before, does not count
+     * @param array<string, list<string>>                     $unlessChoice choices of other steps, said last, after which it is not asked
+     * @param array<string, list<string>>                     $schools      question => the schools under which it is asked
      */
     public function __construct(
         public string $id,
@@ -58,6 +59,7 @@ final readonly class Step
         private array $notFor,
         private array $onlyFor,
         public bool $isAnew,
+        private array $unlessChoice,
     ) {
     }
 
@@ -82,6 +84,22 @@ final readonly class Step
         }
 
         return null === $this->when || $case->everSaid($this->when);
+    }
+
+    /** @param list<Act> $acts in the order they were done */
+    public function isSpared(array $acts): bool
+    {
+        $last = [];
+        foreach ($acts as $act) {
+            $last[$act->step] = $act->choice;
+        }
+        foreach ($this->unlessChoice as $step => $choices) {
+            if (\in_array($last[$step] ?? null, $choices, true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The test whose gates it must pass; null for none. */

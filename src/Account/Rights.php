@@ -21,7 +21,7 @@ enum Rights: string
     public static function ofChanges(): array
     {
         return array_fill_keys([
-            'take_in', 'take_in_list', 'job_machine', 'job_spec_choose', 'finding', 'short', 'act', 'attempt', 'job_limits', 'job_comeback', 'job_charge', 'machine_note', 'machine_hours', 'shelf_fill', 'deed', 'job_waits_on', 'job_with', 'look_back_say', 'note', 'job_calc_save', 'fuel_read', 'fuel_new_jar', 'fuel_settle', 'photo_add', 'waste_add',
+            'take_in', 'take_in_list', 'job_machine', 'job_spec_choose', 'finding', 'short', 'act', 'attempt', 'surge', 'job_limits', 'job_comeback', 'job_charge', 'machine_note', 'machine_hours', 'shelf_fill', 'deed', 'job_waits_on', 'job_with', 'look_back_say', 'note', 'job_calc_save', 'fuel_read', 'fuel_new_jar', 'fuel_settle', 'photo_add', 'waste_add',
             'trace_import', 'job_trace_import', 'trace_listen', 'job_trace_listen', 'trace_record', 'job_trace_record', 'trace_file', 'carburetor_move', 'carburetor_bath', 'job_parts_want', 'part_becomes',
             'me', 'my_sessions', 'own_password', 'second_factor', 'sign_out',
         ], self::Everybody) + array_fill_keys([

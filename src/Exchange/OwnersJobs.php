@@ -8,6 +8,8 @@ use AwakeShed\App\Evidence\Content\Rewritten;
 use AwakeShed\App\Evidence\RecordReader;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Money\EstimateRepository;
+use AwakeShed\App\Sheet\SentSheetRepository;
 use Doctrine\ORM\EntityManagerInterface;
 
 /** Whose machines the jobs are about: found by name, and made nobody's. */
@@ -19,7 +21,7 @@ final readonly class OwnersJobs
     /** On a job's sheet, and so in what its history says was rewritten ({@see JobSheet}). */
     private const PERSONAL = ['owner', 'contact', 'remarks'];
 
-    public function __construct(private EntityManagerInterface $entities, private RecordReader $record)
+    public function __construct(private EntityManagerInterface $entities, private RecordReader $record, private EstimateRepository $monies, private SentSheetRepository $sheets)
     {
     }
 
@@ -58,6 +60,8 @@ final readonly class OwnersJobs
             $machine->describe($machine->getLabel(), $machine->facts(), self::NOBODY, '');
             $job->wantedFor($job->getWantedBy(), '');
             $this->record->eraseRewritten($job, self::erased(...));
+            $this->monies->forget($job);
+            $this->sheets->forget($job);
         }
 
         return \count($jobs);

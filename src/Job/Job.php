@@ -28,6 +28,7 @@ use Doctrine\ORM\Mapping as ORM;
 class Job
 {
     public const LONGEST_REASON = 500;
+    private const LONGEST_SEARCHED = 250;
     public const MOST_DOLLARS = 100_000.0;
     /** What a job waits for that waits for a part. */
     public const PART = 'part';
@@ -140,7 +141,8 @@ class Job
     {
         $this->due = $this->wantedBy ?? new \DateTimeImmutable(self::NO_DAY);
         $this->kind = $this->machine->getKind();
-        $this->searchText = mb_strtolower($this->machine->getLabel().' · '.$this->machine->getOwnerName());
+        $serial = $this->machine->getSerial();
+        $this->searchText = mb_substr(mb_strtolower($this->machine->getLabel().' · '.$this->machine->getOwnerName().('' === $serial ? '' : ' · '.$serial)), 0, self::LONGEST_SEARCHED);
     }
 
     /** @throws ImpossibleAmount unless each is 0 to 100 000 */

@@ -5,13 +5,36 @@ declare(strict_types=1);
 namespace AwakeShed\App\Life;
 
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\Machine;
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Contracts\Service\ResetInterface;
 use Twig\Attribute\AsTwigFunction;
 
-final readonly class LifeExtension
+final class LifeExtension implements ResetInterface
 {
-    public function __construct(private EntityManagerInterface $entities)
+    /** @var array<int, list<LifeNote>> by machine; a page asks once */
+    private array $known = [];
+
+    public function __construct(private readonly EntityManagerInterface $entities)
     {
+    }
+
+    public function reset(): void
+    {
+        $this->known = [];
+    }
+
+    /** @return list<LifeNote> what is known of a machine that is good to know at a step, the latest first */
+    #[AsTwigFunction('known_at')]
+    public function knownAt(Machine $machine, string $step): array
+    {
+        $topics = LifeTopic::at($step);
+        if ([] === $topics) {
+            return [];
+        }
+        $known = $this->known[$machine->getId() ?? 0] ??= $this->entities->getRepository(LifeNote::class)->findBy(['machine' => $machine, 'takenBackAt' => null], ['id' => 'DESC']);
+
+        return array_values(array_filter($known, static fn (LifeNote $note): bool => \in_array($note->getTopic(), $topics, true)));
     }
 
     /** @return list<Job> later stays that were back for what was done on this one */

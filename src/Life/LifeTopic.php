@@ -27,4 +27,22 @@ enum LifeTopic: string
     case Battery = 'battery';
     case Tool = 'tool';
     case Other = 'other';
+
+    /** @return list<self> what is good to know at a step of the work */
+    public static function at(string $step): array
+    {
+        return match ($step) {
+            'service.plug', 'split.plug_torque', 'split.plug_turn' => [self::Plug, self::Torque],
+            'service.air_filter' => [self::AirFilter],
+            'service.fuel_filter', 'path.filter' => [self::FuelFilter],
+            'service.fuel_line', 'path.line' => [self::LineBore],
+            'service.blade' => [self::Blade, self::Torque],
+            'service.belt' => [self::Belt],
+            'service.battery' => [self::Battery],
+            'needle.carb_off', 'needle.bowl_only' => [self::Access, self::Tool, self::Gasket],
+            'needle.fitted', 'decide.way' => [self::Kit, self::Gasket],
+            'jet.before', 'jet.after' => [self::Jet, self::TubeColor],
+            default => [],
+        };
+    }
 }

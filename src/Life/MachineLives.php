@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Life;
 
+use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Words\BenchWords;
+use AwakeShed\App\Words\StepWords;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Diagnosis\Cures;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Money\WorkTime;
 use Doctrine\ORM\EntityManagerInterface;
@@ -18,7 +23,10 @@ final readonly class MachineLives
     /** Stays whose records are read for a page: more would say the same. */
     private const MOST = 6;
 
-    public function __construct(private EntityManagerInterface $entities, private Recorder $recorder, private Vocabulary $vocabulary, private Cures $cures)
+    /** Notes of a part that the next to have it in hand is glad of. */
+    private const WORTH_KEEPING = ['hole', 'turns', 'bore', 'size', 'screws'];
+
+    public function __construct(private EntityManagerInterface $entities, private Recorder $recorder, private Vocabulary $vocabulary, private Cures $cures, private Words $words, private StepWords $steps, private BenchWords $bench)
     {
     }
 
@@ -53,10 +61,34 @@ final readonly class MachineLives
         return array_map($this->read(...), $jobs);
     }
 
+    /** @return list<string> */
+    private function settings(Record $record): array
+    {
+        $settings = [];
+        foreach ($record->ledger()->parts as $part) {
+            foreach (array_intersect_key($part->notes, array_flip(self::WORTH_KEEPING)) as $note) {
+                $settings[] = $this->bench->part($part).': '.$note;
+            }
+        }
+        foreach ($record->case()->events as $event) {
+            if ($event instanceof Done && \in_array($event->act->id, ['idle.set', 'governor.set', 'valve_lash.set'], true) && [] !== $event->measured) {
+                $settings[] = $this->words->event($event);
+            }
+        }
+        foreach ($record->acts() as $act) {
+            if (\in_array($act->step, ['jet.before', 'jet.after'], true)) {
+                $settings[] = $this->steps->act($act);
+            }
+        }
+
+        return $settings;
+    }
+
     private function read(Job $job): Stay
     {
-        $case = $this->recorder->open($job)->case();
+        $record = $this->recorder->open($job);
+        $case = $record->case();
 
-        return new Stay($job, $case->cured(), WorkTime::of($case, $this->vocabulary, $this->cures));
+        return new Stay($job, $case->cured(), WorkTime::of($case, $this->vocabulary, $this->cures), $this->settings($record));
     }
 }

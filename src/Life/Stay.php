@@ -11,10 +11,11 @@ use AwakeShed\Core\Units\Duration;
 final readonly class Stay
 {
     /**
-     * @param list<string> $cured faults
-     * @param Duration     $work  as its record reckons it
+     * @param list<string> $cured    faults
+     * @param Duration     $work     as its record reckons it
+     * @param list<string> $settings holes, turns, bores and speeds that were written down, each with what it is of
      */
-    public function __construct(public Job $job, public array $cured, public Duration $work)
+    public function __construct(public Job $job, public array $cured, public Duration $work, public array $settings)
     {
     }
 }

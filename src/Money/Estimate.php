@@ -91,6 +91,12 @@ class Estimate
         $this->saidAt = $at;
     }
 
+    /** Its owner was erased: who answered is nobody any more. */
+    public function forget(): void
+    {
+        $this->saidBy = '';
+    }
+
     public function getId(): int
     {
         return $this->id ?? throw new \LogicException('An estimate has its number once it is saved.');

@@ -16,6 +16,14 @@ final class EstimateRepository extends ServiceEntityRepository
         parent::__construct($registry, Estimate::class);
     }
 
+    /** Who answered is nobody any more. */
+    public function forget(Job $job): void
+    {
+        foreach ($this->ofJob($job) as $estimate) {
+            $estimate->forget();
+        }
+    }
+
     /** @return list<Estimate> oldest first */
     public function ofJob(Job $job): array
     {

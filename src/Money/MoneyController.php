@@ -133,6 +133,11 @@ final class MoneyController extends AbstractController
         try {
             $cap = $this->sum($request, 'cap');
             $this->recorder->rewrite($job, $member, $key, function () use ($job, $estimate, $word, $cap, $request): void {
+                // What an owner said stands; what is said otherwise is another estimate.
+                $this->entities->refresh($estimate);
+                if (null !== $estimate->getWord()) {
+                    return;
+                }
                 $estimate->answered($word, $cap, $this->button->text($request, 'said_by'), $this->clock->now());
                 if (WaitsOn::Owner === $job->getWaitsOn()) {
                     $job->waitOn(null);

@@ -26,6 +26,18 @@ final class SentSheetRepository extends ServiceEntityRepository
         return $sheets;
     }
 
+    /** What went out carries its owner's name: it goes, and its link with it. */
+    public function forget(Job $job): void
+    {
+        foreach ($this->ofJob($job) as $sheet) {
+            $copy = $this->getEntityManager()->find(SheetCopy::class, $sheet->getSha256());
+            if (null !== $copy) {
+                $this->getEntityManager()->remove($copy);
+            }
+            $this->getEntityManager()->remove($sheet);
+        }
+    }
+
     public function behind(string $token): ?SentSheet
     {
         return $this->findOneBy(['tokenHash' => SentSheet::hashed($token)]);

@@ -23,6 +23,8 @@ use AwakeShed\App\Photo\PhotoSize;
 use AwakeShed\App\Photo\PhotoStore;
 use AwakeShed\App\Presentation\CsvText;
 use AwakeShed\App\School\Schools;
+use AwakeShed\App\Shelf\PartsShelf;
+use AwakeShed\App\Shelf\ShelfList;
 use AwakeShed\App\Spec\SpecBookFile;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Spec\SpecPageRepository;
@@ -59,6 +61,8 @@ final readonly class ShopFile
         private ShopOdds $odds,
         private Shelf $shelf,
         private WantedPartRepository $wanted,
+        private PartsShelf $partsShelf,
+        private ShelfList $shelfList,
     ) {
     }
 
@@ -88,6 +92,7 @@ final readonly class ShopFile
         ], $this->waste->ledger())));
         $zip->addFromString('oil.csv', CsvText::fromRows(['oil', 'left_ml', 'used_ml'], array_map(static fn (Stock $stock): array => [$stock->name, $stock->left->inMillilitres(), $stock->used->inMillilitres()], $this->shelf->stocks())));
         $zip->addFromString('parts.csv', CsvText::fromRows(['state', 'quantity', 'part', 'job'], array_map(static fn (WantedPart $part): array => [$part->getState()->value, $part->getQuantity(), $part->getName(), $part->getJob()->getId()], $this->wanted->open())));
+        $zip->addFromString('shelf.csv', $this->shelfList->write($this->partsShelf->all()));
         $zip->close();
     }
 

@@ -11,9 +11,11 @@ use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Unit\ActFigures;
+use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Proving\Attempt;
 use AwakeShed\Core\Proving\ChokeStep;
+use AwakeShed\Core\Proving\SurgeWatch;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -53,5 +55,23 @@ final class AttemptController extends AbstractController
         return 'now' === $button->text($request, 'back')
             ? $this->redirectToRoute('now', ['job' => $job->getId(), 'stage' => 'first_run', 'step' => 'first_run.start'], Response::HTTP_SEE_OTHER)
             : $this->redirectToRoute('stage', ['job' => $job->getId(), 'stage' => 'first_run', '_fragment' => 'step-first_run-start'], Response::HTTP_SEE_OTHER);
+    }
+
+    /** What the surge that was watched comes to, with what was heard when. */
+    #[Route('/jobs/{job}/surge', name: 'surge', requirements: ['job' => Address::NUMBER], methods: ['POST'])]
+    #[IsGranted(JobVoter::RECORD, 'job')]
+    public function surge(Job $job, Request $request, ButtonForm $button, Recorder $recorder, #[CurrentUser] Member $member): Response
+    {
+        $key = $button->check($request);
+        $watch = SurgeWatch::of($recorder->open($job)->acts());
+        $outcome = $watch->verdict()->outcome();
+        if (null === $outcome) {
+            $this->addFlash('refused', 'It has not been listened to long enough.');
+        } else {
+            $recorder->observe($job, $member, $key, [Finding::observed('run.steady', $outcome)->measuring($watch->measured())]);
+            $this->addFlash('saved', 'Saved.');
+        }
+
+        return $this->redirectToRoute('stage', ['job' => $job->getId(), 'stage' => 'prove'], Response::HTTP_SEE_OTHER);
     }
 }

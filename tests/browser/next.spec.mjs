@@ -1,4 +1,4 @@
-import { test, expect, signIn, takeIn } from './shed.mjs';
+import { test, expect, firstStart, signIn, takeIn } from './shed.mjs';
 
 /** What a sound machine shows, by test. */
 const sound = {
@@ -25,13 +25,15 @@ const doNext = async (page, job) => {
             await page.waitForURL((url) => url.pathname !== job);
         }
     }
-    if (next === 'jar.tank') {
+    if (next === 'start.plain') {
+        await firstStart(page, job, { pulls: 2 });
+    } else if (next === 'jar.tank') {
         await page.getByText('No jar to draw').click();
         await page.getByRole('button', { name: 'The tank is empty' }).click();
     } else {
         await control(page, next).first().click();
     }
-    await expect(page.locator('.saved')).toBeVisible();
+    await expect(page.locator('.saved').first()).toBeVisible();
     await expect(page.locator(`.verdict[data-next="${next}"]`)).toHaveCount(0);
     return next;
 };
@@ -52,6 +54,9 @@ for (const kind of ['Mower', 'Ride-on mower', 'Snowblower', 'Generator', 'Invert
         await expect(page.getByText('It runs, holds a load and goes on')).toBeVisible();
         await page.getByRole('button', { name: 'Hand it back' }).click();
         await expect(page.locator('.verdict')).toContainText('Handed back');
+        await page.goto(`${job}/sheet`);
+        await expect(page.locator('.owners-sheet')).toContainText(`Next only, ${kind}: what was done`);
+        await expect(page.locator('[data-section="next"]')).toContainText('To be woken');
     });
 }
 

@@ -65,6 +65,26 @@ export const opened = async (page, look) => {
     }
 };
 
+/** The first run of a job: what its kind wants ready, and a start with its pulls counted by taps. */
+export const firstStart = async (page, job, { pulls = 1, outcome = 'Runs' } = {}) => {
+    await page.goto(`${job}/stages/first_run`);
+    const start = page.locator('#step-first_run-start');
+    for (let steps = 0; steps < 8 && await start.getByText('closed', { exact: true }).count(); steps += 1) {
+        const step = page.locator('.steps details[open]');
+        const before = await step.getAttribute('id');
+        await step.getByRole('button', { name: 'Done', exact: true }).click();
+        await expect(page.locator('.steps details[open]')).not.toHaveAttribute('id', before);
+    }
+    if (await start.getAttribute('open') === null) {
+        await start.locator('summary').first().click();
+    }
+    for (let pull = 0; pull < pulls; pull += 1) {
+        await start.getByRole('button', { name: 'How many + 1' }).click();
+    }
+    await start.getByRole('button', { name: outcome, exact: true }).click();
+    await expect(page.locator('.saved')).toContainText(`${pulls} pulls`);
+};
+
 /** Tabs until it, or something in it, has the cursor. @returns how many stops that took */
 export const tabTo = async (page, target, most = 25) => {
     const hasCursor = () => target.evaluate((element) => element.contains(document.activeElement));
