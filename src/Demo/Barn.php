@@ -299,6 +299,8 @@ final class Barn
         }
         if (isset($step['spend'])) {
             $job->limit((float) $step['spend'][0], (float) $step['spend'][1]);
+            // What is recorded next takes the job from the database.
+            $this->entities->flush();
         }
         if (isset($step['estimate'])) {
             [$least, $most, $text] = $step['estimate'];

@@ -15,7 +15,7 @@ final class LifeExtension implements ResetInterface
     /** @var array<int, list<LifeNote>> by machine; a page asks once */
     private array $known = [];
 
-    public function __construct(private readonly EntityManagerInterface $entities)
+    public function __construct(private readonly EntityManagerInterface $entities, private readonly MachineLives $lives)
     {
     }
 
@@ -42,5 +42,12 @@ final class LifeExtension implements ResetInterface
     public function cameBackAs(Job $job): array
     {
         return $job->isHandedBack() ? $this->entities->getRepository(Job::class)->findBy(['soonAfter' => $job, 'isComeback' => true], ['id' => 'ASC']) : [];
+    }
+
+    /** @return array<string, int> faults that were cured on others of its model, the most often first */
+    #[AsTwigFunction('cured_alike')]
+    public function curedAlike(Machine $machine): array
+    {
+        return MachineLives::cured($this->lives->ofModel($machine));
     }
 }

@@ -38,10 +38,21 @@ final readonly class MachineLives
         }
         $stays = $this->entities->getRepository(Job::class)->findBy(['machine' => $machine], ['id' => 'DESC'], self::MOST);
         $others = $this->ofModel($machine);
-        $alike = array_count_values(array_merge([], ...array_map(static fn (Stay $stay): array => $stay->cured, $others)));
-        arsort($alike);
 
-        return new MachineLife($machine, $notes, array_map($this->read(...), $stays), $alike, $others);
+        return new MachineLife($machine, $notes, array_map($this->read(...), $stays), self::cured($others), $others);
+    }
+
+    /**
+     * @param list<Stay> $stays
+     *
+     * @return array<string, int> how often each fault was cured, the most often first
+     */
+    public static function cured(array $stays): array
+    {
+        $cured = array_count_values(array_merge([], ...array_map(static fn (Stay $stay): array => $stay->cured, $stays)));
+        arsort($cured);
+
+        return $cured;
     }
 
     /** @return list<Stay> of others of its model that went home, the latest first; none where its model is not known */
@@ -89,6 +100,6 @@ final readonly class MachineLives
         $record = $this->recorder->open($job);
         $case = $record->case();
 
-        return new Stay($job, $case->cured(), WorkTime::of($case, $this->vocabulary, $this->cures), $this->settings($record));
+        return new Stay($job, WorkTime::worked($case, $this->cures), WorkTime::of($case, $this->vocabulary, $this->cures), $this->settings($record));
     }
 }

@@ -14,6 +14,7 @@ use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Money\Bill;
 use AwakeShed\Core\Money\BillLine;
+use AwakeShed\Core\Money\Chances;
 use AwakeShed\Core\Money\LineKind;
 use AwakeShed\Core\Money\WorkTime;
 use AwakeShed\Core\Money\Worth;
@@ -84,11 +85,7 @@ final readonly class JobMonies
     {
         $case = $record->case();
         ['wage' => $wage, 'base_hours' => $base] = $this->book->prices()->all();
-        $chances = [];
-        foreach ($this->assessor->beliefs($case) as $fault => $chance) {
-            $chances[$fault] = $case->wasPutRight($fault) ? 1.0 : min(1.0, max(0.0, $chance));
-        }
 
-        return Worth::judged($chances, $this->cures, $wage, $base, $record->job->getCap(), $record->job->getWorth());
+        return Worth::judged(Chances::of($case, $this->assessor->beliefs($case), $this->cures), $this->cures, $wage, $base, $record->job->getCap(), $record->job->getWorth());
     }
 }

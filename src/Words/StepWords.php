@@ -45,7 +45,7 @@ final readonly class StepWords
     /** What was done, e.g. "Oil drained: 900 mL". */
     public function act(Act $act): string
     {
-        $said = array_map(fn (string $field, float $value): string => trim($this->figures->show($field, $value).' '.($this->word('figure.'.$field) ?? '')), array_keys($act->figures), $act->figures);
+        $said = array_map($this->words->figure(...), array_keys($act->figures), $act->figures);
         if (null !== $act->choice) {
             $said[] = $this->choice($act->step, $act->choice);
         }

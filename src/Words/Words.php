@@ -134,7 +134,7 @@ final readonly class Words
 
         if ($event instanceof Done) {
             $figures = array_filter($event->measured, is_numeric(...));
-            $said = array_map(fn (string $figure, mixed $value): string => trim($this->figures->show($figure, (float) $value).' '.($this->catalogue->find('figure.'.$figure, 'steps') ?? '')), array_keys($figures), $figures);
+            $said = array_map(fn (string $figure, mixed $value): string => $this->figure($figure, (float) $value), array_keys($figures), $figures);
 
             return $this->deed($event->act->id).([] === $said ? '' : ': '.implode(', ', $said));
         }
@@ -144,10 +144,18 @@ final readonly class Words
         return $this->test($event->test).': '.$this->saying($event).(null === $attempt ? '' : $this->counted($attempt));
     }
 
+    /** A figure of an act or a start with what it counts, e.g. "2 pulls". */
+    public function figure(string $figure, float $value): string
+    {
+        $counts = (1.0 === $value ? $this->catalogue->find('figure_one.'.$figure, 'steps') : null) ?? $this->catalogue->find('figure.'.$figure, 'steps') ?? '';
+
+        return trim($this->figures->show($figure, $value).' '.$counts);
+    }
+
     /** What was counted of a start, e.g. ", 2 pulls, 4 s until it caught". */
     private function counted(Attempt $attempt): string
     {
-        $said = array_map(fn (string $figure, float $value): string => trim($this->figures->show($figure, $value).' '.($this->catalogue->find('figure.'.$figure, 'steps') ?? '')), array_keys($attempt->figures), $attempt->figures);
+        $said = array_map($this->figure(...), array_keys($attempt->figures), $attempt->figures);
         if (null !== $attempt->choke) {
             $said[] = $this->catalogue->say('choke %how%', ['%how%' => self::inLine($this->catalogue->find('choke.'.$attempt->choke->value, 'steps') ?? $attempt->choke->value)]);
         }

@@ -82,7 +82,7 @@ export const firstStart = async (page, job, { pulls = 1, outcome = 'Runs' } = {}
         await start.getByRole('button', { name: 'How many + 1' }).click();
     }
     await start.getByRole('button', { name: outcome, exact: true }).click();
-    await expect(page.locator('.saved')).toContainText(`${pulls} pulls`);
+    await expect(page.locator('.saved')).toContainText(pulls === 1 ? '1 pull' : `${pulls} pulls`);
 };
 
 /** Tabs until it, or something in it, has the cursor. @returns how many stops that took */

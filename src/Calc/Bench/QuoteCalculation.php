@@ -23,6 +23,7 @@ use AwakeShed\Core\Diagnosis\Quote;
 use AwakeShed\Core\Diagnosis\QuotedFault;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Money\Chances;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Money;
@@ -117,11 +118,6 @@ final class QuoteCalculation implements Calculation, FromCase
     /** What was put right is sure to cost; of the rest what is believed now. */
     public function known(CaseFile $case): array
     {
-        $chances = $this->assessor->beliefs($case);
-        foreach ($chances as $fault => $chance) {
-            $chances[$fault] = $case->wasPutRight($fault) ? 1.0 : min(1.0, max(0.0, $chance));
-        }
-
-        return ['faults' => $chances];
+        return ['faults' => Chances::of($case, $this->assessor->beliefs($case), $this->cures)];
     }
 }

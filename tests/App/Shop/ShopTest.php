@@ -101,13 +101,19 @@ final class ShopTest extends ShedTestCase
         $job = $this->job();
         $form = $this->browser->request('GET', "/jobs/{$job->getId()}/machine")->selectButton('Save')->form();
         $this->browser->submit($form, ['intake[ownerName]' => 'Ottoline Wexcombe', 'intake[ownerContact]' => 'rings the bell', 'intake[remarks]' => 'Ottoline wants it quiet']);
+        $this->post("/jobs/{$job->getId()}/estimates", ['least' => '20', 'most' => '40', 'text' => '']);
+        $estimate = self::entities()->getConnection()->fetchOne('SELECT id FROM estimate');
+        $this->post('/estimates/'.(is_numeric($estimate) ? (int) $estimate : 0).'/answer', ['word' => 'approved', 'said_by' => 'Ottoline, at the counter']);
+        $this->post("/jobs/{$job->getId()}/sheet/send", ['kind' => 'done', 'how' => 'link']);
+        self::assertNotFalse(self::entities()->getConnection()->fetchOne('SELECT sha256 FROM sheet_copy'));
         $this->browser->request('GET', '/owners.json?name=Ottoline+Wexcombe');
         self::assertStringContainsString('rings the bell', (string) $this->browser->getResponse()->getContent());
         $page = $this->browser->request('GET', '/owners?name=Ottoline+Wexcombe');
         $this->browser->submit($page->selectButton('Erase')->form(['sure' => 'erase']));
         self::entities()->clear();
         self::assertSame(['Erased', ''], [$this->again($job)->getMachine()->getOwnerName(), $this->again($job)->getRemarks()]);
-        foreach (['entry', 'machine', 'job', 'audit_note'] as $table) {
+        self::assertFalse(self::entities()->getConnection()->fetchOne('SELECT sha256 FROM sheet_copy'), 'what went out carries the name');
+        foreach (['entry', 'machine', 'job', 'audit_note', 'estimate', 'sent_sheet'] as $table) {
             self::assertStringNotContainsStringIgnoringCase('Ottoline', json_encode(self::entities()->getConnection()->fetchAllAssociative("SELECT * FROM $table"), \JSON_THROW_ON_ERROR), $table);
         }
     }
