@@ -85,7 +85,7 @@ final class KnownMachineTest extends ShedTestCase
         self::assertSelectorTextContains('[data-note]', 'Blade bolt 40 ft lb');
         $this->browser->request('GET', '/jobs/'.$alike->getId().'/stages/service');
         self::assertSelectorNotExists('[data-known-note]', 'another machine');
-        $second = new Job($first->getMachine(), $this->member(Role::Technician), new \DateTimeImmutable());
+        $second = new Job($this->again($first)->getMachine(), $this->member(Role::Technician), new \DateTimeImmutable());
         self::entities()->persist($second);
         self::entities()->flush();
         $this->browser->request('GET', '/jobs/'.$second->getId().'/stages/service');

@@ -17,7 +17,7 @@ final class SeasonTest extends ShedTestCase
     {
         $this->signIn();
         $first = $this->home('-20 months', 'service.blade', 'sharpened');
-        $second = new Job($first->getMachine(), $this->member(Role::Technician), new \DateTimeImmutable());
+        $second = new Job($this->again($first)->getMachine(), $this->member(Role::Technician), new \DateTimeImmutable());
         self::entities()->persist($second);
         self::entities()->flush();
         $this->post('/jobs/'.$second->getId().'/acts', ['step' => 'service.plug', 'choice' => 'renewed']);
