@@ -49,7 +49,7 @@ final class IntakeController extends AbstractController
 
         $find = mb_substr(mb_scrub(trim($request->query->getString('known'))), 0, 60);
 
-        return $this->render('job/take_in.html.twig', ['form' => $form, 'machine' => $machine, 'find' => $find, 'found' => '' === $find ? null : $this->known->find($find)]);
+        return $this->render('job/take_in.html.twig', ['form' => $form, 'machine' => $machine, 'asks' => $request->query->has('known'), 'find' => $find, 'found' => '' === $find ? null : $this->known->find($find)]);
     }
 
     #[Route('/jobs/{job}/machine', name: 'job_machine', requirements: ['job' => Address::NUMBER], methods: ['GET', 'POST'])]

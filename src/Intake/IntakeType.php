@@ -58,11 +58,11 @@ final class IntakeType extends AbstractType
     {
         $builder
             ->add('kind', ChipsType::class, ['label' => 'Kind of machine', 'required' => true] + $this->choices->ofEnum(MachineKind::class, 'kind'))
-            ->add('label', TextType::class, ['label' => 'Name of the machine', 'help' => 'Maker, model, color: what you would call it across the barn.'])
+            ->add('label', TextType::class, ['label' => 'Name of the machine', 'help' => 'What you would call it across the barn.'])
             ->add('ownerName', TextType::class, ['label' => 'Customer'])
             ->add('ownerContact', TextType::class, ['label' => 'How to reach them', 'required' => false])
             ->add('wantedBy', DateType::class, ['label' => 'Wanted by', 'required' => false, 'widget' => 'single_text', 'input' => 'datetime_immutable'])
-            ->add('remarks', TextareaType::class, ['label' => 'What the customer wants', 'required' => false, 'attr' => ['rows' => 3]])
+            ->add('remarks', TextareaType::class, ['label' => 'What the customer wants', 'required' => false, 'attr' => ['rows' => 2]])
             ->add('cap', AmountType::class, $this->price('The customer will spend up to'))
             ->add('worth', AmountType::class, $this->price('Running, it is worth'))
             ->add('maker', TextType::class, ['label' => 'Maker', 'required' => false])

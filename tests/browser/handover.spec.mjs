@@ -103,6 +103,7 @@ test('a link opens the sheet without a sign-in until it is withdrawn, and an est
     await expect(page.locator('[data-past]')).toContainText('Ask again');
 
     await page.goto(`${job}/sheet`);
+    await page.locator('[data-fold="send"] > summary').click();
     await page.getByRole('button', { name: 'Make a link, good for 30 days' }).click();
     const link = await page.locator('[data-link] a').getAttribute('href');
     const stranger = await (await browser.newContext({ baseURL })).newPage();

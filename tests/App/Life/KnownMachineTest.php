@@ -30,7 +30,7 @@ final class KnownMachineTest extends ShedTestCase
     {
         $this->signIn(Role::Apprentice);
         $job = $this->home('-100 days');
-        $page = $this->browser->request('GET', '/take-in');
+        $page = $this->browser->click($this->browser->request('GET', '/take-in')->selectLink('Here before?')->link());
         $page = $this->browser->submit($page->selectButton('Look it up')->form(['known' => '#' === $typed ? '#'.$job->getId() : $typed]));
         $page = $this->browser->click($page->selectLink('Heronbill test mower, Cabin 4, HB-0042')->link());
         self::assertSelectorExists('[data-known]');
