@@ -37,8 +37,9 @@ final class Version20261126050000 extends AbstractMigration
         $this->addSql('ALTER TABLE shelf_move ADD CONSTRAINT FK_67C6A126BE04EA9 FOREIGN KEY (job_id) REFERENCES job (id)');
         $this->addSql('ALTER TABLE shelf_move ADD CONSTRAINT FK_67C6A126F4E25B21 FOREIGN KEY (who_id) REFERENCES member (id)');
         $this->addSql('ALTER TABLE shop ADD feed_hash VARCHAR(64) DEFAULT NULL');
-        $this->addSql("ALTER TABLE job ADD cap DOUBLE PRECISION DEFAULT NULL, ADD worth DOUBLE PRECISION DEFAULT NULL, ADD is_comeback TINYINT DEFAULT NULL, ADD missed VARCHAR(500) NOT NULL DEFAULT '', ADD soon_after_id INT DEFAULT NULL");
+        $this->addSql("ALTER TABLE job ADD work_minutes DOUBLE PRECISION NOT NULL DEFAULT 0, ADD cap DOUBLE PRECISION DEFAULT NULL, ADD worth DOUBLE PRECISION DEFAULT NULL, ADD is_comeback TINYINT DEFAULT NULL, ADD missed VARCHAR(500) NOT NULL DEFAULT '', ADD soon_after_id INT DEFAULT NULL");
         $this->addSql('ALTER TABLE job ALTER missed DROP DEFAULT');
+        $this->addSql('ALTER TABLE job ALTER work_minutes DROP DEFAULT');
         $this->addSql('ALTER TABLE job ADD CONSTRAINT FK_FBD8E0F89E15670E FOREIGN KEY (soon_after_id) REFERENCES job (id)');
         $this->addSql('CREATE INDEX IDX_FBD8E0F89E15670E ON job (soon_after_id)');
         $this->addSql("ALTER TABLE machine ADD maker VARCHAR(120) NOT NULL DEFAULT '', ADD model VARCHAR(120) NOT NULL DEFAULT '', ADD plate_type VARCHAR(120) NOT NULL DEFAULT '', ADD serial VARCHAR(120) NOT NULL DEFAULT '', ADD plug VARCHAR(120) NOT NULL DEFAULT '', ADD filter VARCHAR(120) NOT NULL DEFAULT '', ADD hours_a_year DOUBLE PRECISION DEFAULT NULL");
@@ -78,7 +79,7 @@ final class Version20261126050000 extends AbstractMigration
         $this->addSql('DROP TABLE shelf_move');
         $this->addSql('DROP TABLE shelf_part');
         $this->addSql('ALTER TABLE shop DROP feed_hash');
-        $this->addSql('ALTER TABLE job DROP cap, DROP worth, DROP is_comeback, DROP missed, DROP soon_after_id');
+        $this->addSql('ALTER TABLE job DROP work_minutes, DROP cap, DROP worth, DROP is_comeback, DROP missed, DROP soon_after_id');
         $this->addSql('ALTER TABLE machine DROP maker, DROP model, DROP plate_type, DROP serial, DROP plug, DROP filter, DROP hours_a_year');
     }
 }

@@ -44,6 +44,12 @@ enum Season: string
         });
     }
 
+    /** Whether it stands now anyway: its next waking comes before its next laying up. */
+    public function isOff(\DateTimeImmutable $today): bool
+    {
+        return $this->wakeAfter($today) < $this->layUpAfter($today);
+    }
+
     /**
      * @param non-empty-list<string> $days month and day
      */

@@ -23,6 +23,7 @@ use AwakeShed\Core\Carburetor\Bench;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
@@ -32,11 +33,13 @@ use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Line\Stations;
+use AwakeShed\Core\Money\WorkTime;
 use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Progression;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\ActEffects;
 use AwakeShed\Core\Stage\StagePlan;
+use AwakeShed\Core\Units\DurationUnit;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 
@@ -55,6 +58,7 @@ final readonly class Recorder
         private ActEffects $effects,
         private StagePlan $work,
         private Stations $stations,
+        private Cures $cures,
     ) {
     }
 
@@ -267,6 +271,7 @@ final readonly class Recorder
         $case = ([] === $unsettled ? $record : $this->open($job))->case();
         $assessment = $this->assessor->assess($case);
         $job->nowStands($this->progression->standOf($case, $assessment));
+        $job->workedFor(WorkTime::of($case, $this->vocabulary, $this->cures)->in(DurationUnit::Minute));
         $job->lineNow($this->stations->of($case, $assessment->faults));
     }
 

@@ -11,7 +11,11 @@ use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Money\Estimate;
+use AwakeShed\App\Money\EstimateRepository;
 use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Sheet\SentSheet;
+use AwakeShed\App\Sheet\SentSheetRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -37,7 +41,7 @@ final class OwnersController extends AbstractController
     }
 
     #[Route('/owners.json', name: 'owner_export', methods: ['GET'])]
-    public function export(Request $request, Recorder $recorder, CaseFiles $cases): Response
+    public function export(Request $request, Recorder $recorder, CaseFiles $cases, EstimateRepository $estimates, SentSheetRepository $sheets): Response
     {
         $name = trim($request->query->getString('name'));
         $kept = array_map(static fn (Job $job): array => [
@@ -48,6 +52,8 @@ final class OwnersController extends AbstractController
             'wanted_by' => $job->getWantedBy()?->format('Y-m-d'),
             'handed_back' => $job->getHandedBackAt()?->format(\DATE_ATOM),
             'remarks' => $job->getRemarks(),
+            'estimates' => array_map(static fn (Estimate $estimate): array => ['at' => $estimate->getAt()->format(\DATE_ATOM), 'least' => $estimate->getLeast(), 'most' => $estimate->getMost(), 'text' => $estimate->getText(), 'word' => $estimate->getWord()?->value, 'up_to' => $estimate->getUpTo(), 'said_by' => $estimate->getSaidBy()], $estimates->ofJob($job)),
+            'sheets' => array_map(static fn (SentSheet $sheet): array => ['at' => $sheet->getAt()->format(\DATE_ATOM), 'kind' => $sheet->getKind()->value, 'to' => $sheet->getSentTo(), 'sha256' => $sheet->getSha256()], $sheets->ofJob($job)),
             'case' => json_decode($cases->print($recorder->open($job)->case()), true, flags: \JSON_THROW_ON_ERROR),
         ], $this->owners->ofOwner($name));
         $response = new JsonResponse(['owner' => $name, 'jobs' => $kept]);

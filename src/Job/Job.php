@@ -92,6 +92,10 @@ class Job
     #[ORM\Column(length: 500)]
     private string $handBackReason = '';
 
+    /** What its record comes to in minutes of work, as they are reckoned. */
+    #[ORM\Column]
+    private float $workMinutes = 0.0;
+
     /** Dollars its owner will spend; null where nobody asked. */
     #[ORM\Column(nullable: true)]
     private ?float $cap = null;
@@ -143,6 +147,16 @@ class Job
         $this->kind = $this->machine->getKind();
         $serial = $this->machine->getSerial();
         $this->searchText = mb_substr(mb_strtolower($this->machine->getLabel().' · '.$this->machine->getOwnerName().('' === $serial ? '' : ' · '.$serial)), 0, self::LONGEST_SEARCHED);
+    }
+
+    public function workedFor(float $minutes): void
+    {
+        $this->workMinutes = $minutes;
+    }
+
+    public function getWorkMinutes(): float
+    {
+        return $this->workMinutes;
     }
 
     /** @throws ImpossibleAmount unless each is 0 to 100 000 */

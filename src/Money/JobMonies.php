@@ -16,6 +16,7 @@ use AwakeShed\Core\Money\Bill;
 use AwakeShed\Core\Money\BillLine;
 use AwakeShed\Core\Money\Chances;
 use AwakeShed\Core\Money\LineKind;
+use AwakeShed\Core\Money\Pace;
 use AwakeShed\Core\Money\WorkTime;
 use AwakeShed\Core\Money\Worth;
 use AwakeShed\Core\Units\DurationUnit;
@@ -43,7 +44,7 @@ final readonly class JobMonies
         ['wage' => $wage, 'consumables' => $consumables, 'waste_fee' => $fee, 'tax_percent' => $tax] = $prices->all();
         $charges = $this->charges->ofJob($job);
         $lines = array_map(static fn (Charge $charge): BillLine => $charge->line(), $charges);
-        $time = WorkTime::of($record->case(), $this->vocabulary, $this->cures);
+        $time = WorkTime::of($record->case(), $this->vocabulary, $this->cures)->times($this->pace()->factor);
         $has = static fn (LineKind $kind): bool => [] !== array_filter($lines, static fn (BillLine $line): bool => $kind === $line->kind);
         // What somebody clocked or set stands; the rest is reckoned.
         $isReckoned = !$has(LineKind::Labor);
@@ -74,6 +75,14 @@ final readonly class JobMonies
         return true === $money?->isPast() ? $money : null;
     }
 
+    /** How long this shop takes against what is reckoned. */
+    public function pace(): Pace
+    {
+        ['clocked' => $clocked, 'reckoned' => $reckoned, 'jobs' => $jobs] = $this->charges->clocked();
+
+        return Pace::learned($clocked, $reckoned, $jobs);
+    }
+
     /** @return float dollars an hour */
     public function wage(): float
     {
@@ -84,8 +93,10 @@ final readonly class JobMonies
     public function worth(Record $record): Worth
     {
         $case = $record->case();
+        // Every minute at the bench costs as many as this shop takes for it.
+        $pace = $this->pace();
         ['wage' => $wage, 'base_hours' => $base] = $this->book->prices()->all();
 
-        return Worth::judged(Chances::of($case, $this->assessor->beliefs($case), $this->cures), $this->cures, $wage, $base, $record->job->getCap(), $record->job->getWorth());
+        return Worth::judged(Chances::of($case, $this->assessor->beliefs($case), $this->cures), $this->cures, $wage * $pace->factor, $base, $record->job->getCap(), $record->job->getWorth());
     }
 }

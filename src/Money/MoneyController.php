@@ -182,6 +182,7 @@ final class MoneyController extends AbstractController
             'record' => $record,
             'money' => $this->monies->of($record),
             'worth' => $this->monies->worth($record),
+            'pace' => $this->monies->pace(),
             'form' => $form,
             'typed' => array_filter($typed, is_string(...)),
             'problem' => $problem,

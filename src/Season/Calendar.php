@@ -22,11 +22,10 @@ final readonly class Calendar
     {
         $calendar = new VCalendar(['PRODID' => '-//Awake Shed//Season//EN', 'X-WR-CALNAME' => $name, 'METHOD' => 'PUBLISH']);
         foreach ($records as $record) {
-            $case = $record->case();
             $machine = $record->job->getMachine();
             $needs = $this->layUps->needs($record);
-            $this->add($calendar, 'lay-up', $machine->getId() ?? 0, $this->layUps->layUpDay($case), $this->say('event_lay_up', ['%machine%' => $machine->getLabel()]), implode("\n", $this->layUps->lines($record)));
-            $this->add($calendar, 'wake-up', $machine->getId() ?? 0, $this->layUps->wakeDay($case), $this->say('event_wake', ['%machine%' => $machine->getLabel()]), [] === $needs ? '' : $this->say('event_needs', ['%what%' => implode(', ', $needs)]));
+            $this->add($calendar, 'lay-up', $machine->getId() ?? 0, $this->layUps->layUpDay($record->job), $this->say('event_lay_up', ['%machine%' => $machine->getLabel()]), implode("\n", $this->layUps->lines($record)));
+            $this->add($calendar, 'wake-up', $machine->getId() ?? 0, $this->layUps->wakeDay($record->job), $this->say('event_wake', ['%machine%' => $machine->getLabel()]), [] === $needs ? '' : $this->say('event_needs', ['%what%' => implode(', ', $needs)]));
             $service = $this->layUps->serviceDay($record);
             if (null !== $service) {
                 $this->add($calendar, 'service', $machine->getId() ?? 0, $service, $this->say('event_service', ['%machine%' => $machine->getLabel()]), implode(', ', $needs));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Season;
 
 use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Job\Job;
 use AwakeShed\App\Reader\Dates;
 use AwakeShed\App\Unit\Measure;
 use AwakeShed\App\Unit\Quantities;
@@ -53,14 +54,18 @@ final readonly class LayUps
         ], static fn (string $much): bool => '' !== $much));
     }
 
-    public function layUpDay(CaseFile $case): \DateTimeImmutable
+    /** After its season; what goes home while it stands anyway is laid up at once. */
+    public function layUpDay(Job $job): \DateTimeImmutable
     {
-        return Season::of($case->machine->kind)->layUpAfter($this->clock->now());
+        $now = $this->clock->now();
+        $season = Season::of($job->getMachine()->getKind());
+
+        return $season->isOff($now) ? $job->getHandedBackAt() ?? $now : $season->layUpAfter($now);
     }
 
-    public function wakeDay(CaseFile $case): \DateTimeImmutable
+    public function wakeDay(Job $job): \DateTimeImmutable
     {
-        return Season::of($case->machine->kind)->wakeAfter($this->layUpDay($case));
+        return Season::of($job->getMachine()->getKind())->wakeAfter(max($this->layUpDay($job), $this->clock->now()));
     }
 
     /** @return list<string> what is set otherwise, and from when */
@@ -74,7 +79,7 @@ final readonly class LayUps
     {
         $list = $this->services->of($record);
 
-        return array_map(fn (string $step): string => $this->steps->step($this->plan->step($step)), $list->dueBy($this->wakeDay($record->case())));
+        return array_map(fn (string $step): string => $this->steps->step($this->plan->step($step)), $list->dueBy($this->wakeDay($record->job)));
     }
 
     public function service(Record $record): ServiceList

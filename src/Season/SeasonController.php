@@ -54,9 +54,12 @@ final class SeasonController extends AbstractController
     }
 
     #[Route('/season', name: 'season', methods: ['GET'])]
-    public function look(): Response
+    public function look(LayUps $layUps): Response
     {
-        return $this->render('season/season.html.twig', ['has_feed' => true === $this->shops->current()?->hasFeed(), 'jobs' => $this->home->last()]);
+        $rows = array_map(static fn (Job $job): array => ['job' => $job, 'wake' => $layUps->wakeDay($job), 'lay_up' => $layUps->layUpDay($job)], $this->home->last());
+        usort($rows, static fn (array $one, array $other): int => $one['wake'] <=> $other['wake']);
+
+        return $this->render('season/season.html.twig', ['has_feed' => true === $this->shops->current()?->hasFeed(), 'rows' => $rows]);
     }
 
     /** A new link for the feed; the one before opens nothing any more. */

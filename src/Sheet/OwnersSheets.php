@@ -8,10 +8,12 @@ use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Drawing\LineDrawing;
 use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Job\Job;
 use AwakeShed\App\Money\JobMonies;
 use AwakeShed\App\Money\OwnersWord;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Reader\Dates;
+use AwakeShed\App\Season\LayUps;
 use AwakeShed\App\Unit\Quantities;
 use AwakeShed\App\Words\Catalogue;
 use AwakeShed\App\Words\SheetWords;
@@ -23,7 +25,6 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
-use AwakeShed\Core\LayUp\Season;
 use AwakeShed\Core\Line\ActRooms;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\Line;
@@ -34,7 +35,6 @@ use AwakeShed\Core\Proving\ExpectedSmoke;
 use AwakeShed\Core\Proving\Watch;
 use AwakeShed\Core\Service\ServiceList;
 use AwakeShed\Core\Stage\Act;
-use Psr\Clock\ClockInterface;
 
 /** Writes the owner's sheet off a job's record, in the units of whoever reads it. */
 final readonly class OwnersSheets
@@ -60,7 +60,7 @@ final readonly class OwnersSheets
         private Quantities $quantities,
         private Unproved $unproved,
         private Asks $asks,
-        private ClockInterface $clock,
+        private LayUps $layUps,
     ) {
     }
 
@@ -86,7 +86,7 @@ final readonly class OwnersSheets
             ],
             'smoke' => array_map(fn (ExpectedSmoke $smoke): string => $this->catalogue->say('smoke.'.$smoke->value, ['%minutes%' => $smoke->minutes()], 'steps'), ExpectedSmoke::of($case)),
             'watch' => array_map(fn (Watch $watch): string => $this->say('watch_'.$watch->value), Watch::after($case, $record->acts())),
-            'next' => $this->next($case),
+            'next' => $this->next($job),
             'agreed' => $this->agreed($money->upTo(), $money->last()?->getWord()),
         ];
 
@@ -191,12 +191,9 @@ final readonly class OwnersSheets
     }
 
     /** @return list<string> */
-    private function next(CaseFile $case): array
+    private function next(Job $job): array
     {
-        $layUp = Season::of($case->machine->kind)->layUpAfter($this->clock->now());
-        $wake = Season::of($case->machine->kind)->wakeAfter($layUp);
-
-        return [$this->say('next_lay_up', ['%day%' => $this->dates->day($layUp)]), $this->say('next_wake', ['%day%' => $this->dates->day($wake)])];
+        return [$this->say('next_lay_up', ['%day%' => $this->dates->day($this->layUps->layUpDay($job))]), $this->say('next_wake', ['%day%' => $this->dates->day($this->layUps->wakeDay($job))])];
     }
 
     /** @return list<string> */

@@ -133,7 +133,7 @@ final readonly class SheetWriter
         $sections = [
             'sheet_steps' => $this->layUps->lines($record),
             'sheet_settings' => $this->layUps->settings($case),
-            'sheet_days' => [$this->say('sheet_lay_up_day', ['%day%' => $this->dates->day($this->layUps->layUpDay($case))]), $this->say('sheet_wake_day', ['%day%' => $this->dates->day($this->layUps->wakeDay($case))])],
+            'sheet_days' => [$this->say('sheet_lay_up_day', ['%day%' => $this->dates->day($this->layUps->layUpDay($record->job))]), $this->say('sheet_wake_day', ['%day%' => $this->dates->day($this->layUps->wakeDay($record->job))])],
             'sheet_needs' => $this->layUps->needs($record),
         ];
 

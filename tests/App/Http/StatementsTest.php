@@ -22,7 +22,7 @@ final class StatementsTest extends ShedTestCase
     private const MOST = 9;
 
     /** What gathers a job's money from five books asks each of them once. */
-    private const GATHER = ['/money' => 12, '/sheet' => 14];
+    private const GATHER = ['/money' => 15, '/sheet' => 15];
 
     /** Files of the shop, recordings as they run and what is no page of somebody signed in. */
     private const NOT_PAGES = ['sign_in', 'sign_out', 'welcome', 'lost_password', 'first_owner', 'shop_archive', 'trace_live', 'health', 'photo', 'own_password', 'second_factor', 'recovery_codes', 'shop_export', 'fuel_drawing', 'letter', 'job_paper_pdf'];

@@ -106,6 +106,24 @@ final class MoneyTest extends ShedTestCase
         self::assertSame([], $this->money($job)->charges);
     }
 
+    public function testWhatTheClockSaysOfEarlierJobsMovesWhatIsReckoned(): void
+    {
+        $this->signIn();
+        $first = $this->job();
+        $this->found($first, Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.air_filter', 'clean'));
+        self::assertGreaterThan(0.0, $this->again($first)->getWorkMinutes());
+        $this->post('/jobs/'.$first->getId().'/money/lines', ['kind' => 'labor', 'text' => '', 'quantity' => '2', 'each' => '']);
+        self::assertSame(1.0, self::service(JobMonies::class)->pace()->factor, 'it is not done yet');
+        $first = $this->again($first);
+        $first->handBack(new \DateTimeImmutable());
+        self::entities()->flush();
+        $pace = self::service(JobMonies::class)->pace();
+        self::assertSame(1, $pace->jobs);
+        self::assertGreaterThan(1.1, $pace->factor);
+        $this->browser->request('GET', '/jobs/'.$this->job()->getId().'/money');
+        $this->assertSays('learned from the clock on 1 jobs');
+    }
+
     public function testThePriceBookIsTheOwnersAndKeepsWhatIsRight(): void
     {
         $this->signIn();

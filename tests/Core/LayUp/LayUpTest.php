@@ -61,6 +61,16 @@ final class LayUpTest extends TestCase
         self::assertSame([$layUp, $wake], [$day->format('Y-m-d'), $season->wakeAfter($day)->format('Y-m-d')]);
     }
 
+    public function testWhatGoesHomeInTheOffSeasonStandsAnyway(): void
+    {
+        $off = static fn (MachineKind $kind, string $day): bool => Season::of($kind)->isOff(new \DateTimeImmutable($day));
+        self::assertTrue($off(MachineKind::Mower, '2026-11-26'));
+        self::assertFalse($off(MachineKind::Mower, '2026-06-01'));
+        self::assertTrue($off(MachineKind::Snowblower, '2026-06-01'));
+        self::assertFalse($off(MachineKind::Snowblower, '2026-11-26'));
+        self::assertFalse($off(MachineKind::Generator, '2026-11-26'));
+    }
+
     public function testWhatIsSetForWinterAndWhen(): void
     {
         $of = static fn (MachineKind $kind): array => array_map(static fn (Setting $setting): string => $setting->what.' '.$setting->side.' '.$setting->from->format('Y-m-d'), Setting::nextOf(new MachineFacts($kind), new \DateTimeImmutable('2026-11-26')));

@@ -15,6 +15,7 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Money\Bill;
 use AwakeShed\Core\Money\BillLine;
 use AwakeShed\Core\Money\LineKind;
+use AwakeShed\Core\Money\Pace;
 use AwakeShed\Core\Money\WorkTime;
 use AwakeShed\Core\Money\Worth;
 use AwakeShed\Core\Money\WorthVerdict;
@@ -72,6 +73,15 @@ final class MoneyTest extends TestCase
         $between = self::judged($unsure, ($quote->least() + $quote->most()) / 2);
         self::assertSame([WorthVerdict::AskBefore, 'carburetor'], [$between->verdict, $between->before]);
         self::assertSame(40.0, self::judged($unsure, 300.0, 40.0)->limit, 'the lesser of cap and worth');
+    }
+
+    public function testAShopsPaceIsLearnedFromTheClockAndSlowly(): void
+    {
+        self::assertSame(1.0, Pace::learned(0, 0, 0)->factor);
+        self::assertFalse(Pace::learned(0, 0, 0)->isLearned());
+        self::assertEqualsWithDelta(1.263, Pace::learned(4.5, 2.0, 2)->factor, 0.001, '12 of 9.5');
+        self::assertEqualsWithDelta(2.0, Pace::learned(2000.0, 1000.0, 500)->factor, 0.01);
+        self::assertSame(3.0, Pace::learned(9000.0, 100.0, 50)->factor);
     }
 
     /** @param array<string, float> $chances */
