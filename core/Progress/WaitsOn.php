@@ -13,12 +13,15 @@ enum WaitsOn: string
     /** Light to run it outdoors by. */
     case Daylight = 'daylight';
 
+    /** The night, or the day, that it stands before it is started cold. */
+    case Cold = 'cold';
+
     /** Whether it holds up a job that has got so far: what is done indoors needs no daylight. */
     public function holdsUp(Progress $progress): bool
     {
         return match ($this) {
             self::Owner => true,
-            self::Daylight => \in_array($progress, [Progress::BeforeFirstRun, Progress::Proving], true),
+            self::Daylight, self::Cold => \in_array($progress, [Progress::BeforeFirstRun, Progress::Proving], true),
         };
     }
 }

@@ -19,6 +19,7 @@ use AwakeShed\App\Waste\WastePortion;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Fuel\WasteStream;
+use AwakeShed\Core\Progress\WaitsOn;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\ActEffects;
 use AwakeShed\Core\Stage\StagePlan;
@@ -103,6 +104,9 @@ final readonly class ActRecorder
     {
         if (null !== $wait) {
             $now = $this->clock->now();
+            if (WaitKind::StandsCold->value === $wait['kind']) {
+                $job->waitOn(WaitsOn::Cold);
+            }
             $this->entities->persist(new Wait($job, WaitKind::from($wait['kind']), $by, $now, $now->modify(\sprintf('+%d minutes', $wait['minutes'])), $entry));
         }
     }

@@ -13,6 +13,7 @@ use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Unit\ActFigures;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Progress\WaitsOn;
 use AwakeShed\Core\Proving\Attempt;
 use AwakeShed\Core\Proving\ChokeStep;
 use AwakeShed\Core\Proving\SurgeWatch;
@@ -49,7 +50,12 @@ final class AttemptController extends AbstractController
         }
         $finding = (new Attempt($figures, ChokeStep::tryFrom($button->text($request, 'choke')), $button->text($request, 'outcome')))->finding();
         $vocabulary->check($finding);
-        $recorder->observe($job, $member, $key, [$finding]);
+        $recorder->observe($job, $member, $key, [$finding], also: static function () use ($job): void {
+            // It is started: whatever it stood for is over.
+            if (WaitsOn::Cold === $job->getWaitsOn()) {
+                $job->waitOn(null);
+            }
+        });
         $this->addFlash('saved', 'Saved.');
 
         return 'now' === $button->text($request, 'back')

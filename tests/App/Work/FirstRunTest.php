@@ -92,5 +92,11 @@ final class FirstRunTest extends ShedTestCase
         $this->assertSays('Stands cold overnight');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/first_run');
         self::assertSelectorExists('[data-cold="owed"]');
+        $this->post('/jobs/'.$job->getId().'/acts', ['step' => 'prove.overnight']);
+        $job = $this->again($job);
+        self::assertSame([Progress::Waits, 'cold'], [$job->getStand(), $job->getWaitsFor()]);
+        self::assertSame(480, self::service(WaitRepository::class)->runningFor($job, WaitKind::StandsCold)?->minutes());
+        $this->post('/jobs/'.$job->getId().'/attempts', ['outcome' => 'runs', 'pulls' => '1']);
+        self::assertSame(Progress::Proving, $this->again($job)->getStand(), 'started too early it is not cold, and not waited for');
     }
 }
