@@ -17,8 +17,8 @@ final readonly class Attempt
 
     /** Figure => [least, most, symbol] (common practice, drawn wide). */
     public const BOUNDS = [
-        'pulls' => [1.0, 60.0, ''],
-        'primes' => [0.0, 20.0, ''],
+        'pulls' => [1.0, 60.0, 'pulls'],
+        'primes' => [0.0, 20.0, 'primes'],
         'caught_s' => [0.0, 120.0, 's'],
         'choke_off_s' => [0.0, 900.0, 's'],
         'air_c' => [-40.0, 55.0, '°C'],
