@@ -6,11 +6,11 @@ namespace AwakeShed\App\Sheet;
 
 use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Drawing\LineDrawing;
-use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\Content\GonePast;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Money\JobMonies;
-use AwakeShed\App\Money\OwnersWord;
+use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Reader\Dates;
 use AwakeShed\App\Season\LayUps;
@@ -19,6 +19,7 @@ use AwakeShed\App\Words\Catalogue;
 use AwakeShed\App\Words\SheetWords;
 use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Words\Words;
+use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Evidence\ActDefinition;
 use AwakeShed\Core\Evidence\CaseFile;
@@ -71,23 +72,17 @@ final readonly class OwnersSheets
         $assessment = $this->assessor->assess($case);
         $shop = $this->shops->current();
         $money = $this->monies->of($record);
-        $asks = [...$this->asks->raised($case), ...$this->asks->atTheBench($record->ledger())];
         $sections = [
             'said' => array_map($this->words->event(...), array_values(array_filter($case->events, static fn ($event): bool => $event instanceof Finding && $event->isClaim() && [] === array_intersect($event->outcomes, ['unknown'])))),
             'found' => $this->found($case),
             'disagrees' => array_map(fn ($one): string => $this->say('disagrees_line', ['%claim%' => $this->words->test($one->claim), '%against%' => implode(', ', array_map($this->words->test(...), array_keys($one->against)))]), $assessment->contradictions),
             'done' => $this->done($case, $record->acts(), false),
             'renewed' => $this->done($case, $record->acts(), true),
-            'not_proved' => [
-                ...array_map($this->words->test(...), $job->isHandedBack() || ProofRun::hasRun($case) ? ProofRun::left($case) : []),
-                ...array_map($this->words->fault(...), $this->unproved->left($case, $assessment)),
-                ...array_map(fn (string $ask, Entry $entry): string => $this->say('gone_past', ['%ask%' => $this->words->ask(\AwakeShed\Core\Progress\Ask::from($ask)), '%reason%' => $entry->content() instanceof \AwakeShed\App\Evidence\Content\GonePast ? $entry->content()->reason : '']), array_keys($past = $record->gonePast($asks)), $past),
-                ...'' === $job->getHandBackReason() ? [] : [$this->say('as_it_is', ['%reason%' => $job->getHandBackReason()])],
-            ],
+            'not_proved' => $this->notProved($record, $assessment),
             'smoke' => array_map(fn (ExpectedSmoke $smoke): string => $this->catalogue->say('smoke.'.$smoke->value, ['%minutes%' => $smoke->minutes()], 'steps'), ExpectedSmoke::of($case)),
             'watch' => array_map(fn (Watch $watch): string => $this->say('watch_'.$watch->value), Watch::after($case, $record->acts())),
             'next' => $this->next($job),
-            'agreed' => $this->agreed($money->upTo(), $money->last()?->getWord()),
+            'agreed' => $this->agreed($money->upTo()),
         ];
 
         return new OwnersSheet(
@@ -98,9 +93,42 @@ final readonly class OwnersSheets
             LineDrawing::laidOut($this->line->states($case, $assessment->faults), static fn (Element $element): string => '', fn (Element $element): array => $this->rooms->things($element->value, $case)),
             array_values(array_filter(array_map(fn (string $id, array $lines): ?SheetSection => [] === $lines ? null : new SheetSection($id, $this->say($id), array_values(array_unique($lines))), array_keys($sections), $sections))),
             $this->numbers($case),
-            \array_slice(array_reverse($this->photos->ofJob($job)), 0, self::MOST_PHOTOS),
+            self::chosen($this->photos->ofJob($job)),
             $money,
         );
+    }
+
+    /**
+     * What nobody has shown, what somebody went on past, and why it goes as it is.
+     *
+     * @return list<string>
+     */
+    private function notProved(Record $record, Assessment $assessment): array
+    {
+        $case = $record->case();
+        $lines = ProofRun::hasRun($case) || $record->job->isHandedBack() ? array_map($this->words->test(...), ProofRun::left($case)) : [];
+        $lines = [...$lines, ...array_map($this->words->fault(...), $this->unproved->left($case, $assessment))];
+        foreach ($record->gonePast([...$this->asks->raised($case), ...$this->asks->atTheBench($record->ledger())]) as $entry) {
+            $past = $entry->content();
+            if ($past instanceof GonePast) {
+                $lines[] = $this->say('gone_past', ['%ask%' => $this->words->ask($past->ask), '%reason%' => $past->reason]);
+            }
+        }
+        $reason = $record->job->getHandBackReason();
+
+        return '' === $reason ? $lines : [...$lines, $this->say('as_it_is', ['%reason%' => $reason])];
+    }
+
+    /**
+     * How it came, and how it goes.
+     *
+     * @param list<Photo> $photos oldest first
+     *
+     * @return list<Photo>
+     */
+    private static function chosen(array $photos): array
+    {
+        return \count($photos) <= self::MOST_PHOTOS ? $photos : [$photos[0], ...\array_slice($photos, 1 - self::MOST_PHOTOS)];
     }
 
     /** @return list<string> */
@@ -197,9 +225,9 @@ final readonly class OwnersSheets
     }
 
     /** @return list<string> */
-    private function agreed(?float $upTo, ?OwnersWord $word): array
+    private function agreed(?float $upTo): array
     {
-        return null === $upTo || null === $word || OwnersWord::Declined === $word ? [] : [$this->say('agreed_line', ['%sum%' => '$'.$this->quantities->money($upTo, 2)])];
+        return null === $upTo || $upTo <= 0.0 ? [] : [$this->say('agreed_line', ['%sum%' => '$'.$this->quantities->money($upTo, 2)])];
     }
 
     /** @param array<string, int|string> $with */

@@ -17,6 +17,7 @@ use AwakeShed\App\Words\Catalogue;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\Log\LoggerInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 use Symfony\Component\Mailer\MailerInterface;
 use Symfony\Component\Mime\Address;
@@ -28,8 +29,6 @@ final readonly class SheetWriter
 {
     /** A link is for a customer who comes within the month. */
     private const LINK_LASTS = '+30 days';
-
-    private const FROM = 'shed@awake-shed.invalid';
 
     public function __construct(
         private OwnersSheets $sheets,
@@ -46,6 +45,8 @@ final readonly class SheetWriter
         private MailerInterface $mailer,
         private LoggerInterface $logger,
         private UrlGeneratorInterface $addresses,
+        #[Autowire('%env(SHED_MAIL_FROM)%')]
+        private string $from,
     ) {
     }
 
@@ -112,7 +113,7 @@ final readonly class SheetWriter
     private function post(string $to, string $title, Job $job, string $bytes): bool
     {
         $shop = $this->shops->current()?->getName() ?? '';
-        $letter = (new Email())->from(new Address(self::FROM, $shop))->to($to)->subject($title)
+        $letter = (new Email())->from(new Address($this->from, $shop))->to($to)->subject($title)
             ->text($this->catalogue->say('mail_text', ['%machine%' => $job->getMachine()->getLabel(), '%shop%' => $shop], 'sheet'))
             ->attach($bytes, 'sheet.pdf', 'application/pdf');
         try {

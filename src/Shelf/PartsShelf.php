@@ -20,6 +20,7 @@ use Psr\Clock\ClockInterface;
 final readonly class PartsShelf
 {
     private const MOST = 500;
+    private const MOVES = 20;
 
     public function __construct(private EntityManagerInterface $entities, private ClockInterface $clock)
     {
@@ -58,6 +59,17 @@ final readonly class PartsShelf
     public function donors(string $model): array
     {
         return array_values(array_filter($this->all(), static fn (ShelfPart $part): bool => PartCondition::Donor === $part->getCondition() && $part->getCount() > 0 && ('' === $part->getFits() || ('' !== $model && self::isAlike($part->getFits(), $model)))));
+    }
+
+    /** @return list<ShelfMove> what came and went, the latest first */
+    public function lastMoves(): array
+    {
+        /** @var list<ShelfMove> $moves */
+        $moves = $this->entities->getRepository(ShelfMove::class)->createQueryBuilder('move')
+            ->addSelect('part', 'job', 'person')->innerJoin('move.part', 'part')->leftJoin('move.job', 'job')->innerJoin('move.who', 'person')
+            ->where('move.by <> 0')->orderBy('move.id', 'DESC')->setMaxResults(self::MOVES)->getQuery()->getResult();
+
+        return $moves;
     }
 
     /** They come, or go. Nothing is flushed; the row is held until it is. */

@@ -154,6 +154,6 @@ final class ShelfController extends AbstractController
     /** @param array<string, string> $typed */
     private function page(array $typed, ?string $problem): Response
     {
-        return $this->render('shelf/shelf.html.twig', ['parts' => $this->shelf->all(), 'typed' => $typed, 'problem' => $problem], new Response(status: null === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render('shelf/shelf.html.twig', ['parts' => $this->shelf->all(), 'moves' => $this->shelf->lastMoves(), 'typed' => $typed, 'problem' => $problem], new Response(status: null === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 }

@@ -41,9 +41,9 @@ class ShelfMove
         $this->at = $at;
     }
 
-    public function getId(): ?int
+    public function getId(): int
     {
-        return $this->id;
+        return $this->id ?? throw new \LogicException('A move has its number once it is saved.');
     }
 
     public function getPart(): ShelfPart

@@ -30,6 +30,8 @@ final class ShelfTest extends ShedTestCase
         self::assertSame(7, $this->only()->getCount());
         $this->post('/shelf/'.$part->getId().'/counted', ['number' => '6']);
         self::assertSame(6, $this->only()->getCount());
+        $this->browser->request('GET', '/shelf');
+        self::assertSelectorTextContains('[data-move]', '-1 Bowl gasket', 'counted one less than the book said');
         $this->post('/shelf/'.$part->getId().'/counted', ['number' => '-1']);
         self::assertResponseStatusCodeSame(422);
         $this->browser->request('GET', '/shelf.csv');
