@@ -116,6 +116,8 @@ final readonly class Progression
         $decision = null === $jar || $jar->isBlank() || null === $case->standing('jar.tank') ? null : FuelVerdict::onJar($jar, self::schoolOf($case))->decision;
         $waitsFor = match (true) {
             $case->says(self::BAD_FUEL), FuelDecision::Discard === $decision, FuelDecision::PartsWashingOnly === $decision => 'tank.drained',
+            // What is proved is emptied to be laid up.
+            [] === ProofRun::left($case) => null,
             $case->says(self::NO_FUEL), \in_array($tank, ['drained', 'flushed', 'dried'], true) => 'tank.filled',
             null !== $tank, ProofRun::hasRun($case) => null,
             null === $case->standing('jar.tank') => 'jar.tank',
