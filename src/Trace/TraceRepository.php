@@ -38,6 +38,18 @@ final class TraceRepository extends ServiceEntityRepository
         return $lines;
     }
 
+    /** @param \DateTimeImmutable $since when it may have been begun at the earliest */
+    public function lastSpeedOf(Job $job, \DateTimeImmutable $since): ?Trace
+    {
+        /** @var Trace|null $trace */
+        $trace = $this->createQueryBuilder('trace')
+            ->where('trace.job = :job AND trace.kind = :kind AND trace.state = :done AND trace.at >= :since')
+            ->setParameter('job', $job)->setParameter('kind', TraceKind::Speed)->setParameter('done', TraceState::Done)->setParameter('since', $since)
+            ->orderBy('trace.id', 'DESC')->setMaxResults(1)->getQuery()->getOneOrNullResult();
+
+        return $trace;
+    }
+
     /**
      * Adds samples to a recording that is under way; committed at once, so that nothing heard is lost.
      *

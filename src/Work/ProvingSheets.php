@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Device\Weather\Weather;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Spec\SpecBook;
+use AwakeShed\App\Trace\TraceRepository;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Progress\ProofRun;
@@ -17,12 +18,17 @@ use AwakeShed\Core\Proving\FirstRun;
 use AwakeShed\Core\Proving\SpeedLimit;
 use AwakeShed\Core\Proving\SurgeWatch;
 use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Trace\SpeedTrace;
+use AwakeShed\Core\Trace\SpeedVerdict;
 use Psr\Clock\ClockInterface;
 
 /** Reads the sheet of a first run, and of the proof, off a job's record. */
 final readonly class ProvingSheets
 {
-    public function __construct(private Weather $weather, private Shops $shops, private SpecBook $book, private ClockInterface $clock)
+    /** A recording of these minutes. */
+    private const JUST = '-10 minutes';
+
+    public function __construct(private TraceRepository $traces, private Weather $weather, private Shops $shops, private SpecBook $book, private ClockInterface $clock)
     {
     }
 
@@ -42,7 +48,25 @@ final readonly class ProvingSheets
             $this->weather->at($now),
             !$this->shops->usesStandIns(),
             self::stoodHours($record, $now),
+            $this->heard($record, $now),
         );
+    }
+
+    /** What a microphone or a tachometer has just said is not tapped from memory. */
+    private function heard(Record $record, \DateTimeImmutable $now): ?HeardSurge
+    {
+        $trace = $this->traces->lastSpeedOf($record->job, $now->modify(self::JUST));
+        if (null === $trace || ($trace->isSimulated() && !$this->shops->usesStandIns())) {
+            return null;
+        }
+        $speed = SpeedTrace::fromSpeeds($trace->series());
+        $says = match ($speed->verdict) {
+            SpeedVerdict::Steady => 'steady',
+            SpeedVerdict::Hunts, SpeedVerdict::Unsteady => 'surges',
+            SpeedVerdict::Overspeeds, SpeedVerdict::NotEnough, SpeedVerdict::SampledTooSlowly => null,
+        };
+
+        return null === $says ? null : new HeardSurge($trace->getId(), $trace->getAt(), $says, $speed->swing);
     }
 
     /** @return float|null hours since the engine ran last, by this record; null where it never did */

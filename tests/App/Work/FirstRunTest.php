@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Work;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Device\Gauge\TraceKind;
+use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Progress\Progress;
+use AwakeShed\Core\Trace\Series;
 use AwakeShed\Tests\App\ShedTestCase;
 
 /** The first run and the proof as they are worked: what is in it, every start kept, a surge watched, a cold start owed. */
@@ -78,6 +81,18 @@ final class FirstRunTest extends ShedTestCase
         $this->browser->submit($page->selectButton('Record it: surges cold, then settles')->form());
         self::assertSame(['surges_cold_then_settles'], $this->record($this->again($job))->case()->standing('run.steady')?->outcomes);
         self::assertNotSame(Progress::FindingTheCause, $this->again($job)->getStand(), 'nothing is looked for');
+    }
+
+    public function testWhatARecordingOfTheseMinutesSaysStandsBesideTheReading(): void
+    {
+        $this->signIn();
+        $job = $this->pastGates($this->job());
+        $this->found($job, Finding::observed('start.plain', 'runs'));
+        $swinging = Series::fromSamples($times = array_map(static fn (int $sample): float => $sample / 20, range(0, 400)), array_map(static fn (float $time): float => 314.0 + 25.0 * sin(2 * \M_PI * $time / 2.0), $times));
+        self::entities()->persist(Trace::imported(TraceKind::Speed, $this->again($job), 'by ear', $this->member(Role::Technician), new \DateTimeImmutable(), $swinging));
+        self::entities()->flush();
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/prove');
+        self::assertSelectorTextContains('#step-prove-after_1 [data-heard="surges"]', 'a swing of');
     }
 
     public function testAShopThatWantsAColdStartWaitsForIt(): void
