@@ -26,12 +26,16 @@ enum LifeTopic: string
     case Blade = 'blade';
     case Battery = 'battery';
     case Tool = 'tool';
+
+    /** Where its switch, shutoff and vent are, and what it likes. */
+    case Starting = 'starting';
     case Other = 'other';
 
     /** @return list<self> what is good to know at a step of the work */
     public static function at(string $step): array
     {
         return match ($step) {
+            'first_run.start' => [self::Starting],
             'service.plug', 'split.plug_torque', 'split.plug_turn' => [self::Plug, self::Torque],
             'service.air_filter' => [self::AirFilter],
             'service.fuel_filter', 'path.filter' => [self::FuelFilter],

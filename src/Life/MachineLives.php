@@ -42,6 +42,12 @@ final readonly class MachineLives
         return new MachineLife($machine, $notes, array_map($this->read(...), $stays), self::cured($others), $others);
     }
 
+    /** @return list<LifeNote> what is known of it about one thing, the latest first */
+    public function known(Machine $machine, LifeTopic $topic): array
+    {
+        return $this->entities->getRepository(LifeNote::class)->findBy(['machine' => $machine, 'topic' => $topic, 'takenBackAt' => null], ['id' => 'DESC']);
+    }
+
     /**
      * @param list<Stay> $stays
      *

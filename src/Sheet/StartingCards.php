@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Sheet;
 
 use AwakeShed\App\Evidence\Record;
+use AwakeShed\App\Life\LifeNote;
+use AwakeShed\App\Life\LifeTopic;
+use AwakeShed\App\Life\MachineLives;
 use AwakeShed\App\Words\Catalogue;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\ChokeKind;
@@ -15,7 +18,7 @@ use AwakeShed\Core\Proving\Attempt;
 /** How this very machine is started, by the last start of it that went well. */
 final readonly class StartingCards
 {
-    public function __construct(private Catalogue $catalogue)
+    public function __construct(private Catalogue $catalogue, private MachineLives $lives)
     {
     }
 
@@ -36,9 +39,10 @@ final readonly class StartingCards
             $this->say('card_choke_off'),
             MachineKind::TwoStrokeHandTool === $kind ? $this->say('card_stop_tool') : $this->say('card_stop'),
         ], is_string(...)));
+        $own = array_map(static fn (LifeNote $note): string => $note->getText(), $this->lives->known($record->job->getMachine(), LifeTopic::Starting));
         $not = [$this->say('card_never_indoors'), ...\in_array($kind, [MachineKind::Generator, MachineKind::InverterGenerator], true) ? [$this->say('card_back_feed')] : [], ...MachineKind::PressureWasher === $kind ? [$this->say('card_jet')] : [], $this->say('card_gas')];
 
-        return [new SheetSection('steps', $this->say('card_steps'), [] === $lines ? [''] : $lines), new SheetSection('never', $this->say('card_never'), $not)];
+        return [...[] === $own ? [] : [new SheetSection('own', $this->say('card_own'), $own)], new SheetSection('steps', $this->say('card_steps'), [] === $lines ? [''] : $lines), new SheetSection('never', $this->say('card_never'), $not)];
     }
 
     private static function lastGood(CaseFile $case): ?Attempt

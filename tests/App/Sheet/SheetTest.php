@@ -127,7 +127,9 @@ final class SheetTest extends ShedTestCase
     {
         $this->signIn();
         $job = $this->worked();
+        $this->post('/machines/'.$job->getMachine()->getId().'/notes', ['topic' => 'starting', 'text' => 'Red switch under the tank, left']);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/papers/starting_card');
+        self::assertSelectorTextContains('[data-section="own"]', 'Red switch under the tank');
         $this->assertSays('Press the primer 3 times');
         $this->assertSays('it caught after 1');
         $this->assertSays('Choke: Full');

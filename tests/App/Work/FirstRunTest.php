@@ -10,6 +10,7 @@ use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Trace\Series;
 use AwakeShed\Tests\App\ShedTestCase;
@@ -55,6 +56,24 @@ final class FirstRunTest extends ShedTestCase
         $this->post('/jobs/'.$job->getId().'/attempts', ['outcome' => 'flies']);
         self::assertGreaterThanOrEqual(400, $this->browser->getResponse()->getStatusCode());
         self::assertLessThan(500, $this->browser->getResponse()->getStatusCode());
+    }
+
+    public function testWhereverAStartIsATapAwayItsKindIsAskedToBeReady(): void
+    {
+        $this->signIn();
+        $job = $this->job(MachineKind::Generator);
+        foreach (['look.oil_level' => 'at_mark', 'look.oil_smell' => 'none', 'look.oil_body' => 'normal', 'look.oil_colour' => 'clean', 'look.air_filter' => 'clean', 'look.controls' => 'free', 'feel.pull' => 'normal', 'jar.tank' => 'clear_one_layer', 'jar.smell' => 'fresh'] as $test => $outcome) {
+            $this->found($job, Finding::observed($test, $outcome));
+        }
+        foreach (['', '/tests/start.plain'] as $page) {
+            $this->browser->request('GET', '/jobs/'.$job->getId().$page);
+            self::assertSelectorTextContains('[data-before-a-start]', 'breaker off, nothing plugged in');
+        }
+        foreach (['first_run.outdoors', 'first_run.breaker'] as $step) {
+            $this->post('/jobs/'.$job->getId().'/acts', ['step' => $step]);
+        }
+        $this->browser->request('GET', '/jobs/'.$job->getId());
+        self::assertSelectorNotExists('[data-before-a-start]');
     }
 
     public function testNoStartIsRecordedPastAGate(): void
