@@ -64,9 +64,15 @@ final readonly class ServiceList
         return array_values(array_filter($this->items, static fn (ServiceItem $item): bool => $item->due->isDue()));
     }
 
-    /**
-     * @return list<string> steps that will be due by a day
-     */
+    /** @return \DateTimeImmutable|null the first day on which anything is due again; null where none of it was ever done */
+    public function firstDay(): ?\DateTimeImmutable
+    {
+        $days = array_filter(array_map(static fn (ServiceItem $item): ?\DateTimeImmutable => $item->next, $this->items));
+
+        return [] === $days ? null : min($days);
+    }
+
+    /** @return list<string> steps that will be due by a day */
     public function dueBy(\DateTimeImmutable $day): array
     {
         return array_values(array_map(static fn (ServiceItem $item): string => $item->step, array_filter($this->items, static fn (ServiceItem $item): bool => null === $item->next || $item->next <= $day)));

@@ -31,7 +31,7 @@ final readonly class Links
      */
     public function make(Member $member, int $hours, ?int $by): string
     {
-        $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
+        $token = Token::fresh();
         $this->forget($member);
         $this->entities->persist(new OneTimeLink($token, $member, $this->clock->now()->modify(\sprintf('+%d hours', $hours))));
         $this->entities->flush();
@@ -42,7 +42,7 @@ final readonly class Links
 
     public function find(#[\SensitiveParameter] string $token): ?OneTimeLink
     {
-        $link = $this->entities->find(OneTimeLink::class, OneTimeLink::digest($token));
+        $link = $this->entities->find(OneTimeLink::class, Token::digest($token));
 
         return true === $link?->isGood($this->clock->now()) ? $link : null;
     }

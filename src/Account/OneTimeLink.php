@@ -22,14 +22,9 @@ class OneTimeLink
 
     public function __construct(#[\SensitiveParameter] string $token, Member $member, \DateTimeImmutable $goodUntil)
     {
-        $this->digest = self::digest($token);
+        $this->digest = Token::digest($token);
         $this->member = $member;
         $this->goodUntil = $goodUntil;
-    }
-
-    public static function digest(#[\SensitiveParameter] string $token): string
-    {
-        return hash('sha256', $token);
     }
 
     public function getDigest(): string

@@ -71,8 +71,8 @@ class Shop
     /** @return string the token of a new link; the one before opens nothing any more */
     public function newFeed(): string
     {
-        $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
-        $this->feedHash = hash('sha256', $token);
+        $token = Token::fresh();
+        $this->feedHash = Token::digest($token);
 
         return $token;
     }
@@ -89,7 +89,7 @@ class Shop
 
     public function isFeedOf(string $token): bool
     {
-        return null !== $this->feedHash && hash_equals($this->feedHash, hash('sha256', $token));
+        return null !== $this->feedHash && hash_equals($this->feedHash, Token::digest($token));
     }
 
     public function getId(): int

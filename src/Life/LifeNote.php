@@ -51,11 +51,6 @@ class LifeNote implements RecordedBy
         $this->takenBackAt ??= $at;
     }
 
-    public function isTakenBack(): bool
-    {
-        return null !== $this->takenBackAt;
-    }
-
     public function getId(): int
     {
         return $this->id ?? throw new \LogicException('A note has its number once it is saved.');

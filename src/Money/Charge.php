@@ -63,11 +63,6 @@ class Charge implements RecordedBy
         $this->takenBackAt ??= $at;
     }
 
-    public function isTakenBack(): bool
-    {
-        return null !== $this->takenBackAt;
-    }
-
     public function line(): BillLine
     {
         return new BillLine($this->kind, $this->text, $this->quantity, Money::dollars($this->each));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Money;
 
 use AwakeShed\Core\Money\Bill;
-use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Money\Pace;
 
 /** What a job costs so far, and what its owner has agreed to. */
 final readonly class JobMoney
@@ -13,10 +13,9 @@ final readonly class JobMoney
     /**
      * @param list<Charge>   $charges
      * @param list<Estimate> $estimates oldest first
-     * @param Duration       $reckoned  work as the record has it
      * @param list<string>   $unpriced  parts that came for it and stand on no line
      */
-    public function __construct(public Bill $bill, public array $charges, public array $estimates, public Duration $reckoned, public bool $isLaborReckoned, public array $unpriced)
+    public function __construct(public Bill $bill, public array $charges, public array $estimates, public Pace $pace, public bool $isLaborReckoned, public array $unpriced)
     {
     }
 

@@ -44,7 +44,8 @@ final readonly class JobMonies
         ['wage' => $wage, 'consumables' => $consumables, 'waste_fee' => $fee, 'tax_percent' => $tax] = $prices->all();
         $charges = $this->charges->ofJob($job);
         $lines = array_map(static fn (Charge $charge): BillLine => $charge->line(), $charges);
-        $time = WorkTime::of($record->case(), $this->vocabulary, $this->cures)->times($this->pace()->factor);
+        $pace = $this->pace();
+        $time = WorkTime::of($record->case(), $this->vocabulary, $this->cures)->times($pace->factor);
         $has = static fn (LineKind $kind): bool => [] !== array_filter($lines, static fn (BillLine $line): bool => $kind === $line->kind);
         // What somebody clocked or set stands; the rest is reckoned.
         $isReckoned = !$has(LineKind::Labor);
@@ -60,7 +61,7 @@ final readonly class JobMonies
             Bill::of(array_values(array_filter([...$reckoned, ...$lines], static fn (BillLine $line): bool => $line->amount()->inDollars() > 0.0)), $tax, $prices->isLaborTaxed()),
             $charges,
             $this->estimates->ofJob($job),
-            $time,
+            $pace,
             $isReckoned,
             array_values(array_map(static fn (WantedPart $part): string => $part->getName(), $came)),
         );
@@ -90,11 +91,10 @@ final readonly class JobMonies
     }
 
     /** What it may come to in the end, against what may be spent on it. */
-    public function worth(Record $record): Worth
+    public function worth(Record $record, Pace $pace): Worth
     {
         $case = $record->case();
         // Every minute at the bench costs as many as this shop takes for it.
-        $pace = $this->pace();
         ['wage' => $wage, 'base_hours' => $base] = $this->book->prices()->all();
 
         return Worth::judged(Chances::of($case, $this->assessor->beliefs($case), $this->cures), $this->cures, $wage * $pace->factor, $base, $record->job->getCap(), $record->job->getWorth());

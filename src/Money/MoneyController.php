@@ -176,13 +176,13 @@ final class MoneyController extends AbstractController
     private function page(Job $job, string $form = '', array $typed = [], ?string $problem = null): Response
     {
         $record = $this->recorder->open($job);
+        $money = $this->monies->of($record);
 
         return $this->render('money/job.html.twig', [
             'job' => $job,
             'record' => $record,
-            'money' => $this->monies->of($record),
-            'worth' => $this->monies->worth($record),
-            'pace' => $this->monies->pace(),
+            'money' => $money,
+            'worth' => $this->monies->worth($record, $money->pace),
             'form' => $form,
             'typed' => array_filter($typed, is_string(...)),
             'problem' => $problem,

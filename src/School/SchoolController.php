@@ -56,7 +56,7 @@ final class SchoolController extends AbstractController
     #[Route('/jobs/{job}/schools', name: 'job_schools', requirements: ['job' => Address::NUMBER], methods: ['GET'])]
     public function ofJob(Job $job): Response
     {
-        return $this->render('school/schools.html.twig', ['job' => $job, 'schools' => $this->vocabulary->schools, 'followed' => $job->getSchools()]);
+        return $this->render('school/schools.html.twig', ['job' => $job, 'schools' => $this->vocabulary->schools, 'followed' => $this->vocabulary->followed($job->getSchools(), $job->getMachine()->getKind())]);
     }
 
     #[Route('/jobs/{job}/schools', name: 'job_schools_choose', requirements: ['job' => Address::NUMBER], methods: ['POST'])]

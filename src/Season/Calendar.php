@@ -23,10 +23,11 @@ final readonly class Calendar
         $calendar = new VCalendar(['PRODID' => '-//Awake Shed//Season//EN', 'X-WR-CALNAME' => $name, 'METHOD' => 'PUBLISH']);
         foreach ($records as $record) {
             $machine = $record->job->getMachine();
-            $needs = $this->layUps->needs($record);
+            $list = $this->layUps->service($record);
+            $needs = $this->layUps->needs($record->job, $list);
             $this->add($calendar, 'lay-up', $machine->getId() ?? 0, $this->layUps->layUpDay($record->job), $this->say('event_lay_up', ['%machine%' => $machine->getLabel()]), implode("\n", $this->layUps->lines($record)));
             $this->add($calendar, 'wake-up', $machine->getId() ?? 0, $this->layUps->wakeDay($record->job), $this->say('event_wake', ['%machine%' => $machine->getLabel()]), [] === $needs ? '' : $this->say('event_needs', ['%what%' => implode(', ', $needs)]));
-            $service = $this->layUps->serviceDay($record);
+            $service = $list->firstDay();
             if (null !== $service) {
                 $this->add($calendar, 'service', $machine->getId() ?? 0, $service, $this->say('event_service', ['%machine%' => $machine->getLabel()]), implode(', ', $needs));
             }

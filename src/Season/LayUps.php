@@ -16,7 +16,6 @@ use AwakeShed\Core\LayUp\LayUpPlan;
 use AwakeShed\Core\LayUp\LayUpStep;
 use AwakeShed\Core\LayUp\Season;
 use AwakeShed\Core\LayUp\Setting;
-use AwakeShed\Core\Service\ServiceItem;
 use AwakeShed\Core\Service\ServiceList;
 use AwakeShed\Core\Stage\StagePlan;
 use Psr\Clock\ClockInterface;
@@ -75,24 +74,14 @@ final readonly class LayUps
     }
 
     /** @return list<string> what its waking will want */
-    public function needs(Record $record): array
+    public function needs(Job $job, ServiceList $service): array
     {
-        $list = $this->services->of($record);
-
-        return array_map(fn (string $step): string => $this->steps->step($this->plan->step($step)), $list->dueBy($this->wakeDay($record->job)));
+        return array_map(fn (string $step): string => $this->steps->step($this->plan->step($step)), $service->dueBy($this->wakeDay($job)));
     }
 
     public function service(Record $record): ServiceList
     {
         return $this->services->of($record);
-    }
-
-    /** @return \DateTimeImmutable|null the first day on which anything of its service is due; null where none of it was ever done */
-    public function serviceDay(Record $record): ?\DateTimeImmutable
-    {
-        $days = array_filter(array_map(static fn (ServiceItem $item): ?\DateTimeImmutable => $item->next, $this->services->of($record)->items));
-
-        return [] === $days ? null : min($days);
     }
 
     /** @param array<string, int|string> $with */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace AwakeShed\App\Sheet;
 
 use AwakeShed\App\Account\Shops;
-use AwakeShed\App\Drawing\LineDrawing;
 use AwakeShed\App\Evidence\Content\GonePast;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\JobPage\LineDrawer;
 use AwakeShed\App\Money\JobMonies;
 use AwakeShed\App\Photo\Photo;
 use AwakeShed\App\Photo\PhotoRepository;
@@ -26,8 +26,6 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
-use AwakeShed\Core\Line\ActRooms;
-use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Progress\Asks;
 use AwakeShed\Core\Progress\ProofRun;
@@ -49,7 +47,7 @@ final readonly class OwnersSheets
     public function __construct(
         private Shops $shops,
         private Line $line,
-        private ActRooms $rooms,
+        private LineDrawer $lines,
         private Assessor $assessor,
         private JobMonies $monies,
         private PhotoRepository $photos,
@@ -90,7 +88,7 @@ final readonly class OwnersSheets
             $job,
             $this->say('title', ['%machine%' => $job->getMachine()->getLabel()]),
             $this->facts($record),
-            LineDrawing::laidOut($this->line->states($case, $assessment->faults), static fn (Element $element): string => '', fn (Element $element): array => $this->rooms->things($element->value, $case)),
+            $this->lines->draw($job, $case, $assessment->faults),
             array_values(array_filter(array_map(fn (string $id, array $lines): ?SheetSection => [] === $lines ? null : new SheetSection($id, $this->say($id), array_values(array_unique($lines))), array_keys($sections), $sections))),
             $this->numbers($case),
             self::chosen($this->photos->ofJob($job)),
@@ -202,20 +200,13 @@ final readonly class OwnersSheets
         }
         $numbers = [];
         foreach ($last as $test => $finding) {
-            [$before, $after] = [$this->withFigures($first[$test]), $this->withFigures($finding)];
+            [$before, $after] = [$this->words->withFigures($first[$test]), $this->words->withFigures($finding)];
             if ($finding !== $first[$test] && $before !== $after) {
                 $numbers[] = [$this->words->test($test), $before, $after];
             }
         }
 
         return $numbers;
-    }
-
-    private function withFigures(Finding $finding): string
-    {
-        $prefix = $this->words->test($finding->test).': ';
-
-        return substr($this->words->event($finding), \strlen($prefix));
     }
 
     /** @return list<string> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Sheet;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\Token;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
@@ -64,16 +65,11 @@ class SentSheet
     /** @return string the token of a link that opens it until that day */
     public function openUntil(\DateTimeImmutable $end): string
     {
-        $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
-        $this->tokenHash = self::hashed($token);
+        $token = Token::fresh();
+        $this->tokenHash = Token::digest($token);
         $this->endsAt = $end;
 
         return $token;
-    }
-
-    public static function hashed(string $token): string
-    {
-        return hash('sha256', $token);
     }
 
     public function wasTaken(bool $isTaken): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Sheet;
 
+use AwakeShed\App\Account\Token;
 use AwakeShed\App\Job\Job;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
@@ -40,7 +41,7 @@ final class SentSheetRepository extends ServiceEntityRepository
 
     public function behind(string $token): ?SentSheet
     {
-        return $this->findOneBy(['tokenHash' => SentSheet::hashed($token)]);
+        return $this->findOneBy(['tokenHash' => Token::digest($token)]);
     }
 
     public function copyOf(SentSheet $sheet): SheetCopy

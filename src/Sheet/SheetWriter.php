@@ -85,8 +85,9 @@ final readonly class SheetWriter
      */
     public function send(Job $job, SheetKind $kind, Member $by, RequestKey $key, string $to): ?string
     {
-        $bytes = $this->print($kind, $this->recorder->open($job));
-        $title = $this->title($kind, $this->recorder->open($job));
+        $record = $this->recorder->open($job);
+        $bytes = $this->print($kind, $record);
+        $title = $this->title($kind, $record);
         $link = $new = null;
         $this->jobs->write($job, $by, $key, function () use ($job, $kind, $by, $to, $bytes, &$link, &$new): null {
             $now = $this->clock->now();
@@ -135,7 +136,7 @@ final readonly class SheetWriter
             'sheet_steps' => $this->layUps->lines($record),
             'sheet_settings' => $this->layUps->settings($case),
             'sheet_days' => [$this->say('sheet_lay_up_day', ['%day%' => $this->dates->day($this->layUps->layUpDay($record->job))]), $this->say('sheet_wake_day', ['%day%' => $this->dates->day($this->layUps->wakeDay($record->job))])],
-            'sheet_needs' => $this->layUps->needs($record),
+            'sheet_needs' => $this->layUps->needs($record->job, $this->layUps->service($record)),
         ];
 
         return array_values(array_filter(array_map(fn (string $id, array $lines): ?SheetSection => [] === $lines ? null : new SheetSection($id, $this->say($id), $lines), array_keys($sections), $sections)));

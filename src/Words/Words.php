@@ -139,9 +139,15 @@ final readonly class Words
             return $this->deed($event->act->id).([] === $said ? '' : ': '.implode(', ', $said));
         }
 
-        $attempt = Attempt::fromFinding($event);
+        return $this->test($event->test).': '.$this->withFigures($event);
+    }
 
-        return $this->test($event->test).': '.$this->saying($event).(null === $attempt ? '' : $this->counted($attempt));
+    /** What a finding says and what was counted at it, without naming its test. */
+    public function withFigures(Finding $finding): string
+    {
+        $attempt = Attempt::fromFinding($finding);
+
+        return $this->saying($finding).(null === $attempt ? '' : $this->counted($attempt));
     }
 
     /** A figure of an act or a start with what it counts, e.g. "2 pulls". */

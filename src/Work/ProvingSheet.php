@@ -20,7 +20,6 @@ final readonly class ProvingSheet
      * @param list<TriedStart>    $attempts    oldest first
      * @param Temperature         $air         outdoors now, as the weather says
      * @param bool                $isSimulated whether a stand-in says it, and nothing may be filled in by it
-     * @param HeardSurge|null     $heard       by the last recording of its speed; null where there is none of these minutes
      * @param float|null          $stoodHours  since it ran last by this record; null where it never did
      */
     public function __construct(
@@ -33,7 +32,6 @@ final readonly class ProvingSheet
         public Temperature $air,
         public bool $isSimulated,
         public ?float $stoodHours,
-        public ?HeardSurge $heard,
     ) {
     }
 

@@ -48,14 +48,13 @@ final readonly class ProvingSheets
             $this->weather->at($now),
             !$this->shops->usesStandIns(),
             self::stoodHours($record, $now),
-            $this->heard($record, $now),
         );
     }
 
     /** What a microphone or a tachometer has just said is not tapped from memory. */
-    private function heard(Record $record, \DateTimeImmutable $now): ?HeardSurge
+    public function heard(Record $record): ?HeardSurge
     {
-        $trace = $this->traces->lastSpeedOf($record->job, $now->modify(self::JUST));
+        $trace = $this->traces->lastSpeedOf($record->job, $this->clock->now()->modify(self::JUST));
         if (null === $trace || ($trace->isSimulated() && !$this->shops->usesStandIns())) {
             return null;
         }

@@ -52,7 +52,8 @@ final readonly class StageFigures
             'decide' => new StageResult(given: ['repair' => $this->repairs->given()]),
             'service' => new StageResult(service: $this->layUps->service($record)),
             'layup' => new StageResult(amounts: $this->layUpAmounts($record), settings: $this->layUps->settings($case)),
-            'first_run', 'prove' => new StageResult(proving: $this->proving->of($record)),
+            'first_run' => new StageResult(proving: $this->proving->of($record)),
+            'prove' => new StageResult(proving: $this->proving->of($record), heard: $this->proving->heard($record)),
             default => new StageResult(),
         };
     }

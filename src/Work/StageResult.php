@@ -33,6 +33,8 @@ final readonly class StageResult
         /** Area, and so flow, after over before. */
         public ?float $jetFlow = null,
         public ?ProvingSheet $proving = null,
+        /** By the last recording of its speed, where there is one of these minutes. */
+        public ?HeardSurge $heard = null,
         public ?ServiceList $service = null,
         /** By step, how much of what and how long. */
         public array $amounts = [],

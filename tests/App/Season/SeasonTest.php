@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\App\Season;
 
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Tests\App\ShedTestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
@@ -36,6 +37,9 @@ final class SeasonTest extends ShedTestCase
         $this->post('/jobs/'.$job->getId().'/schools', ['question' => 'layup', 'school' => 'full_and_stabilised']);
         $this->browser->request('GET', '/jobs/'.$job->getId().'/stages/layup');
         $this->assertSays('Stabilizer in');
+        $tool = $this->job(MachineKind::TwoStrokeHandTool);
+        $this->browser->request('GET', '/jobs/'.$tool->getId().'/schools');
+        self::assertSelectorTextContains('#school-layup ~ form .stands', 'Two-stroke oil in the tank', 'what its kind is laid up by stands there as it is followed');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/papers/lay_up');
         self::assertSelectorTextContains('[data-section="sheet_steps"]', 'Run, so that it reaches the bowl, 10 min');
         self::assertSelectorTextContains('[data-section="sheet_needs"]', 'Spark plug');
