@@ -16,7 +16,7 @@ final class StoreysTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('AwakeShed\Core'))
             ->canOnly()->dependOn()
-            ->classes(Selector::inNamespace('AwakeShed\Core'), Selector::inNamespace('Psr'), Selector::inNamespace('Random'), Selector::classname('/^[A-Z][A-Za-z]+$/', true))
+            ->classes(Selector::inNamespace('AwakeShed\Core'), Selector::inNamespace('Psr'), Selector::inNamespace('Random'), Selector::classname('/^[A-Z][A-Za-z]+$/', true), Selector::classname('stdClass'))
             ->because('the trade must be testable, and readable, without a framework, a database or a clock');
     }
 

@@ -1,0 +1,269 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core\Schedule;
+
+use AwakeShed\Core\Schedule\Checker;
+use AwakeShed\Core\Schedule\Objective;
+use AwakeShed\Core\Schedule\Openings;
+use AwakeShed\Core\Schedule\Operation;
+use AwakeShed\Core\Schedule\Placed;
+use AwakeShed\Core\Schedule\Plan;
+use AwakeShed\Core\Schedule\PlanFormat;
+use AwakeShed\Core\Schedule\PlanJob;
+use AwakeShed\Core\Schedule\Planner;
+use AwakeShed\Core\Schedule\Problem;
+use AwakeShed\Core\Schedule\SharedResource;
+use AwakeShed\Core\Schedule\WhyNot;
+use PHPUnit\Framework\TestCase;
+
+final class PlannerTest extends TestCase
+{
+    public function testWhatItPlansCanBeWorkedAndNothingIsDropped(): void
+    {
+        foreach (range(1, 250) as $seed) {
+            $problem = Problems::madeUp($seed, 1 + $seed % 5);
+            $plan = Planner::plan($problem);
+
+            self::assertSame([], array_map(static fn (array $fault): string => $fault[0]->id.' '.$fault[1]->value, Checker::faults($plan)), 'made-up '.$seed);
+            self::assertCount(\count($problem->operations), [...$plan->placed, ...$plan->unplanned], 'made-up '.$seed);
+            self::assertLessThanOrEqual($plan->value(), $plan->lowerBound, 'made-up '.$seed);
+        }
+    }
+
+    public function testTheOrderInWhichItIsWrittenDownChangesNothing(): void
+    {
+        foreach (range(1, 60) as $seed) {
+            $problem = Problems::madeUp($seed, 1 + $seed % 5, withPins: false);
+            $turned = new Problem($problem->objective, $problem->seed, $problem->budget, array_reverse($problem->resources), array_reverse($problem->jobs), array_reverse($problem->asWritten()));
+
+            self::assertSame(PlanFormat::write(Planner::plan($problem), 0), PlanFormat::write(Planner::plan($turned), 0), 'made-up '.$seed);
+        }
+    }
+
+    public function testMoreTimeIsNeverWorse(): void
+    {
+        $problem = Problems::week(1, 30);
+        $values = [];
+        foreach ([0, 30, 120, 500] as $budget) {
+            $values[] = Planner::plan($problem->with(budget: $budget))->value();
+        }
+        $sorted = $values;
+        rsort($sorted);
+
+        self::assertSame($sorted, $values);
+        self::assertLessThan($values[0], $values[3]);
+    }
+
+    /** Starts minute by minute, each plan looked through: what the search finds nothing better than. */
+    public function testNoPlanOfASmallShopIsBetter(): void
+    {
+        foreach (range(1, 40) as $seed) {
+            $problem = Problems::madeUp($seed, 2, withPins: false, budget: 200);
+            if (\count($problem->operations) > 3) {
+                continue;
+            }
+            $plan = Planner::plan($problem);
+            if ([] === $plan->unplanned) {
+                self::assertSame($this->bestOfAll($problem, $plan), $plan->value(), 'made-up '.$seed);
+            }
+        }
+    }
+
+    public function testAWeekIsFarBetterThanByDueDates(): void
+    {
+        $problem = Problems::week(3);
+        $plan = Planner::plan($problem->with(budget: 600));
+        $first = Planner::plan($problem->with(budget: 0));
+
+        self::assertSame([], $plan->unplanned);
+        self::assertSame([], Checker::faults($plan));
+        self::assertLessThan(0.6 * $first->value(), $plan->value());
+    }
+
+    public function testLikeGoesIntoOneBath(): void
+    {
+        $bath = static fn (string $job, string $key): Operation => new Operation($job.'.bath', $job, 10, [['bath', 1]], batchKey: $key);
+        $plan = Planner::plan(new Problem(Objective::Makespan, 1, 100, [new SharedResource('bath', false, 3, Openings::always(), 10)], [new PlanJob('a'), new PlanJob('b'), new PlanJob('c'), new PlanJob('d')], [$bath('a', 'hot'), $bath('b', 'solvent'), $bath('c', 'hot'), $bath('d', 'hot')]));
+
+        self::assertSame(20, $plan->makespan());
+        $starts = array_column(array_map(static fn (Placed $one): array => [$one->operation->id, $one->start], $plan->placed), 1, 0);
+        self::assertSame([$starts['a.bath'], $starts['a.bath']], [$starts['c.bath'], $starts['d.bath']]);
+        self::assertNotSame($starts['a.bath'], $starts['b.bath']);
+    }
+
+    public function testWhatMayNotWaitIsNotBegunTooSoon(): void
+    {
+        $plan = $this->shop([
+            new Operation('long', 'other', 100, [['wim', 1]]),
+            new Operation('soak', 'job', 10, [['bath', 1]], batchKey: 'solvent'),
+            new Operation('rinse', 'job', 5, [['wim', 1]], after: ['soak'], atMostAfter: 15),
+        ], ['other' => 100, 'job' => 500]);
+
+        self::assertSame([], Checker::faults($plan));
+        self::assertSame(100, $plan->of('rinse')?->start);
+        self::assertGreaterThanOrEqual(85, $plan->of('soak')?->end);
+    }
+
+    public function testWhatMayBeBrokenOffGoesOnAtTheNextOpening(): void
+    {
+        $plan = $this->shop([new Operation('strip', 'job', 60, [['tamsin', 1]], splits: true)], ['job' => null]);
+
+        self::assertSame([0, 70], [$plan->of('strip')?->start, $plan->of('strip')?->end]);
+    }
+
+    public function testAPinIsKeptAndWhatComesFirstIsDoneBeforeIt(): void
+    {
+        $plan = $this->shop([
+            new Operation('first', 'job', 30, [['wim', 1]]),
+            new Operation('then', 'job', 10, [['wim', 1]], after: ['first'], pinned: 40),
+            new Operation('urgent', 'other', 35, [['wim', 1]]),
+        ], ['other' => 0, 'job' => null]);
+
+        self::assertSame(40, $plan->of('then')?->start);
+        self::assertSame(0, $plan->of('first')?->start);
+        self::assertSame(50, $plan->of('urgent')?->start);
+    }
+
+    public function testOfTwoPinsInConflictTheLaterWrittenGivesWay(): void
+    {
+        $plan = $this->shop([
+            new Operation('z', 'job', 30, [['wim', 1]], pinned: 10),
+            new Operation('a', 'other', 30, [['wim', 1]], pinned: 20),
+        ], ['job' => null, 'other' => null]);
+
+        self::assertSame(10, $plan->of('z')?->start);
+        self::assertSame(['a' => WhyNot::PinConflict], $this->why($plan));
+    }
+
+    public function testTwoPinsStandTogetherWhereOneOfThemCanBeDoneByAnother(): void
+    {
+        $plan = $this->shop([
+            new Operation('a', 'job', 30, oneOf: [['wim'], ['pip']], pinned: 10),
+            new Operation('b', 'other', 30, [['wim', 1]], pinned: 20),
+        ], ['job' => null, 'other' => null]);
+
+        self::assertSame([], $plan->unplanned);
+        self::assertTrue($plan->of('a')?->takes('pip'));
+    }
+
+    public function testWhatCannotBePlannedIsSaidAndTheRestIsPlanned(): void
+    {
+        $plan = $this->shop([
+            new Operation('whole', 'good', 30, [['tamsin', 1]]),
+            new Operation('too long', 'long', 51, [['tamsin', 1]]),
+            new Operation('after it', 'long', 5, after: ['too long']),
+            new Operation('egg', 'round', 5, after: ['hen']),
+            new Operation('hen', 'round', 5, after: ['egg']),
+            new Operation('chick', 'round', 5, after: ['egg']),
+            new Operation('nobody', 'never', 5, [['absent', 1]]),
+            new Operation('too soon', 'early', 5, [['wim', 1]], pinned: 3),
+        ], ['good' => null, 'long' => 10, 'round' => null, 'never' => null, 'early' => 0], ['early' => 5]);
+
+        self::assertEqualsCanonicalizing([
+            'too long' => WhyNot::LongerThanAnyOpening,
+            'after it' => WhyNot::FollowsUnplanned,
+            'egg' => WhyNot::Cycle,
+            'hen' => WhyNot::Cycle,
+            'chick' => WhyNot::FollowsUnplanned,
+            'nobody' => WhyNot::LongerThanAnyOpening,
+            'too soon' => WhyNot::PinConflict,
+        ], $this->why($plan));
+        self::assertSame(0, $plan->of('whole')?->start);
+        self::assertSame(['good' => 30], $plan->ends());
+    }
+
+    public function testWhereNotAllHasRoomTheLeastWeightIsLeftOut(): void
+    {
+        $work = static fn (string $job, int $minutes): Operation => new Operation($job.'.work', $job, $minutes, [['short', 1]]);
+        $plan = Planner::plan(new Problem(
+            Objective::WeightedTardiness,
+            1,
+            200,
+            [new SharedResource('short', true, 1, Openings::of([[0, 60]]))],
+            [new PlanJob('long', 0, 2), new PlanJob('one', 0, 2), new PlanJob('two', 0, 2)],
+            [$work('long', 50), $work('one', 30), $work('two', 30)],
+        ));
+
+        self::assertSame(['long.work' => WhyNot::NoRoom], $this->why($plan));
+    }
+
+    public function testAPromiseInThePastIsLateAndPlanned(): void
+    {
+        $plan = $this->shop([new Operation('work', 'job', 10, [['wim', 1]])], ['job' => -100]);
+
+        self::assertSame(['job' => 110], $plan->late());
+        self::assertTrue($plan->isProved);
+    }
+
+    public function testTenThousandOperationsArePlanned(): void
+    {
+        $plan = Planner::plan(Problems::week(7, 1250)->with(budget: 50));
+
+        self::assertCount(10_000, [...$plan->placed, ...$plan->unplanned]);
+        self::assertNotSame([], $plan->placed);
+    }
+
+    public function testANumberIsAGoodName(): void
+    {
+        $plan = Planner::plan(new Problem(Objective::Makespan, 1, 10, [new SharedResource('7', true, 1, Openings::always())], [new PlanJob('1'), new PlanJob('02')], [new Operation('3', '1', 5, [['7', 1]]), new Operation('03', '02', 5, [['7', 1]], after: ['3'])]));
+
+        self::assertSame(['3', '03'], array_map(static fn (Placed $one): string => $one->operation->id, $plan->placed));
+        self::assertSame([['7'], ['7']], array_column((array) PlanFormat::write($plan, 0)['operations'], 'uses'));
+    }
+
+    /** @return array<array-key, WhyNot> */
+    private function why(Plan $plan): array
+    {
+        return array_column(array_map(static fn (array $one): array => [$one[0]->id, $one[1]], $plan->unplanned), 1, 0);
+    }
+
+    /**
+     * @param list<Operation>         $operations
+     * @param array<string, int|null> $due        by job
+     * @param array<string, int>      $release    by job
+     */
+    private function shop(array $operations, array $due, array $release = []): Plan
+    {
+        $person = static fn (string $id, Openings $open): SharedResource => new SharedResource($id, true, 1, $open);
+
+        return Planner::plan(new Problem(
+            Objective::WeightedTardiness,
+            1,
+            100,
+            [$person('wim', Openings::always()), $person('pip', Openings::always()), $person('tamsin', Openings::of([[0, 50], [60, 100]])), $person('absent', Openings::of([])), new SharedResource('bath', false, 1, Openings::always(), 10)],
+            array_map(static fn (string $job): PlanJob => new PlanJob($job, $due[$job], 1, $release[$job] ?? 0), array_keys($due)),
+            $operations,
+        ));
+    }
+
+    private function bestOfAll(Problem $problem, Plan $found): int
+    {
+        $best = \PHP_INT_MAX;
+        $latest = $found->makespan();
+        $try = static function (array $placed) use (&$try, &$best, $problem, $latest): void {
+            $operation = $problem->operations[\count($placed)] ?? null;
+            if (null === $operation) {
+                $plan = new Plan($problem, array_values(array_filter($placed, static fn (mixed $one): bool => $one instanceof Placed)), []);
+                $best = [] === Checker::faults($plan) ? min($best, $plan->value()) : $best;
+
+                return;
+            }
+            $alone = new Operation($operation->id, $operation->job, $operation->minutes, $operation->uses, $operation->oneOf, splits: $operation->splits, batchKey: $operation->batchKey);
+            foreach (array_keys($operation->ways()) as $way) {
+                for ($start = 0; $start <= $latest; ++$start) {
+                    // What may be broken off ends where its minutes are over; the checker knows the only right end.
+                    for ($end = $start + $operation->minutes, $last = $operation->splits ? $latest : $end; $end <= $last; ++$end) {
+                        if ([] === Checker::faults(new Plan($problem, [new Placed($alone, $start, $end, $way)], []))) {
+                            $try([...$placed, new Placed($operation, $start, $end, $way)]);
+                        }
+                    }
+                }
+            }
+        };
+        $try([]);
+
+        return $best;
+    }
+}
