@@ -12,7 +12,8 @@ final class Incumbent
     /** @var array{int, int, int, int} weight left out, value, makespan, idle minutes; less is better */
     public array $rank;
 
-    public function __construct(Builder $first, public readonly Steps $steps)
+    /** @param Former|null $former a plan that is not to be changed for little */
+    public function __construct(Builder $first, public readonly Steps $steps, private readonly ?Former $former = null)
     {
         $this->best = clone $first;
         $this->rank = [...$first->rank(), self::idle($first)];
@@ -21,6 +22,9 @@ final class Incumbent
     /** @param array{int, int, int} $rank of a plan that may be better */
     public function offer(Builder $plan, array $rank): bool
     {
+        if (null !== $this->former) {
+            $rank[1] += $this->former->price($plan);
+        }
         if ($rank > [$this->rank[0], $this->rank[1], $this->rank[2]]) {
             return false;
         }

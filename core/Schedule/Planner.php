@@ -88,7 +88,7 @@ final readonly class Planner
     }
 
     /** What found no room as a whole is planned as far as it goes. */
-    private static function finished(Builder $plan, int $bound, bool $isProved): Plan
+    public static function finished(Builder $plan, int $bound, bool $isProved): Plan
     {
         $instance = $plan->instance;
         $isShort = [] !== $plan->lost;
