@@ -33,6 +33,10 @@ class WantedPart
     #[ORM\Column(enumType: WantedState::class, length: 20)]
     private WantedState $state = WantedState::ToOrder;
 
+    /** The day it is promised for by whoever sends it; null where nobody said. */
+    #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
+    private ?\DateTimeImmutable $expectedOn = null;
+
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
     private Member $by;
 
@@ -58,6 +62,17 @@ class WantedPart
     {
         $this->state = $state;
         $this->changedAt = $at;
+    }
+
+    public function expect(?\DateTimeImmutable $on, \DateTimeImmutable $at): void
+    {
+        $this->expectedOn = $on;
+        $this->changedAt = $at;
+    }
+
+    public function getExpectedOn(): ?\DateTimeImmutable
+    {
+        return $this->expectedOn;
     }
 
     public function getId(): int

@@ -36,6 +36,7 @@ use AwakeShed\Core\Line\Stations;
 use AwakeShed\Core\Money\WorkTime;
 use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Progression;
+use AwakeShed\Core\Schedule\Day\RemainingWork;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\ActEffects;
 use AwakeShed\Core\Stage\StagePlan;
@@ -59,6 +60,7 @@ final readonly class Recorder
         private StagePlan $work,
         private Stations $stations,
         private Cures $cures,
+        private RemainingWork $remaining,
     ) {
     }
 
@@ -268,9 +270,12 @@ final readonly class Recorder
         foreach ($unsettled as $entry => $struck) {
             $this->entries->strike($entry, $struck);
         }
-        $case = ([] === $unsettled ? $record : $this->open($job))->case();
+        $settled = [] === $unsettled ? $record : $this->open($job);
+        $case = $settled->case();
         $assessment = $this->assessor->assess($case);
-        $job->nowStands($this->progression->standOf($case, $assessment));
+        $progress = $this->progression->standOf($case, $assessment);
+        $job->nowStands($progress);
+        $job->isLeft($this->remaining->of($case, $settled->acts(), $progress, $assessment));
         $job->workedFor(WorkTime::of($case, $this->vocabulary, $this->cures)->in(DurationUnit::Minute));
         $job->lineNow($this->stations->of($case, $assessment->faults));
     }

@@ -9,6 +9,7 @@ use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Progress\JobProgress;
 use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Progress\WaitsOn;
+use AwakeShed\Core\Schedule\Day\Piece;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
@@ -73,6 +74,10 @@ class Job
     /** @var array<string, array{tone: string, made: string}> the line in brief, by room */
     #[ORM\Column]
     private array $line = [];
+
+    /** @var list<array{kind: string, minutes: int, likely: bool}> pieces of work that are left, in the order they are done */
+    #[ORM\Column]
+    private array $workLeft = [];
 
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
     private ?\DateTimeImmutable $handedBackAt = null;
@@ -256,6 +261,18 @@ class Job
         };
         $this->stand = null === $waitsFor ? $progress->progress : Progress::Waits;
         $this->waitsFor = $waitsFor ?? $progress->why ?? $progress->next() ?? '';
+    }
+
+    /** @param list<Piece> $pieces in the order they are done */
+    public function isLeft(array $pieces): void
+    {
+        $this->workLeft = array_map(static fn (Piece $piece): array => $piece->toArray(), $pieces);
+    }
+
+    /** @return list<Piece> */
+    public function getWorkLeft(): array
+    {
+        return array_map(Piece::fromArray(...), $this->workLeft);
     }
 
     /** @param array<string, array{tone: string, made: string}> $line in brief, by room */

@@ -46,4 +46,42 @@ final class JobRepository extends ServiceEntityRepository
 
         return $jobs;
     }
+
+    /** @return list<Job> open ones, those wanted first first; with their machines */
+    public function toPlan(int $most): array
+    {
+        /** @var list<Job> */
+        return $this->createQueryBuilder('job')->join('job.machine', 'machine')->addSelect('machine')
+            ->where('job.handedBackAt IS NULL')->orderBy('job.due')->addOrderBy('job.id')->setMaxResults($most)->getQuery()->getResult();
+    }
+
+    /**
+     * @param list<int> $numbers
+     *
+     * @return list<Job> with their machines
+     */
+    public function numbered(array $numbers): array
+    {
+        /** @var list<Job> */
+        return [] === $numbers ? [] : $this->createQueryBuilder('job')->join('job.machine', 'machine')->addSelect('machine')
+            ->where('job.id IN (:numbers)')->setParameter('numbers', $numbers)->getQuery()->getResult();
+    }
+
+    /** @return array<string, int> machines that were taken in, by the Monday of their week, since a day */
+    public function takenInByWeek(\DateTimeImmutable $since): array
+    {
+        /** @var array<string, int|string> $counts */
+        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT DATE(DATE_SUB(taken_in_at, INTERVAL WEEKDAY(taken_in_at) DAY)), COUNT(*) FROM job WHERE taken_in_at >= ? GROUP BY 1', [$since->format('Y-m-d')]);
+
+        return array_map(static fn (int|string $count): int => (int) $count, $counts);
+    }
+
+    /** @return array<string, int> by kind of machine, the most first, taken in since a day */
+    public function kindsSince(\DateTimeImmutable $since): array
+    {
+        /** @var array<string, int|string> $counts */
+        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT kind, COUNT(*) FROM job WHERE taken_in_at >= ? GROUP BY kind ORDER BY 2 DESC, 1', [$since->format('Y-m-d')]);
+
+        return array_map(static fn (int|string $count): int => (int) $count, $counts);
+    }
 }

@@ -41,10 +41,10 @@ final class StoreysTest
     public function testWhatIsOfAJobIsWrittenByTheOneWayIn(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\App'), Selector::Not(Selector::classname('/^AwakeShed\\\\App\\\\(Account|Audit|Calc|Diagnosis|Exchange|Life|Oil|Once|School|Season|Shelf|Shop|Spec)\\\\/', true)), Selector::Not(Selector::classname('AwakeShed\App\Job\JobWriter')), Selector::Not(Selector::classname('AwakeShed\App\Waste\WasteController')), Selector::Not(Selector::classname('AwakeShed\App\Trace\TraceKeeper')), Selector::Not(Selector::classname('AwakeShed\App\Carburetor\CarburetorController')), Selector::Not(Selector::classname('AwakeShed\App\Money\PricesController'))))
+            ->classes(Selector::AllOf(Selector::inNamespace('AwakeShed\App'), Selector::Not(Selector::classname('/^AwakeShed\\\\App\\\\(Account|Audit|Calc|Diagnosis|Exchange|Life|Oil|Once|School|Season|Shelf|Shop|Spec)\\\\/', true)), Selector::Not(Selector::classname('AwakeShed\App\Job\JobWriter')), Selector::Not(Selector::classname('AwakeShed\App\Waste\WasteController')), Selector::Not(Selector::classname('AwakeShed\App\Trace\TraceKeeper')), Selector::Not(Selector::classname('AwakeShed\App\Carburetor\CarburetorController')), Selector::Not(Selector::classname('AwakeShed\App\Money\PricesController')), Selector::Not(Selector::classname('AwakeShed\App\Plan\HoursController')), Selector::Not(Selector::classname('AwakeShed\App\Plan\PlanFeedController'))))
             ->shouldNot()->dependOn()
             ->classes(Selector::classname('AwakeShed\App\Once\OncePerKey'))
-            ->because('JobWriter locks the job, refuses one that went home and runs once; what is written beside it does none of that. The controllers named also write what belongs to no job: a can, a recording of nobody\'s machine, a template, a price');
+            ->because('JobWriter locks the job, refuses one that went home and runs once; what is written beside it does none of that. The controllers named also write what belongs to no job: a can, a recording of nobody\'s machine, a template, a price, somebody\'s hours');
     }
 
     public function testOnlyWhoRecordsReadsTheTableOfEntries(): Rule

@@ -18,6 +18,10 @@ final class SimulatedWeather implements Weather
     private const DAILY_SWING = 5.0;
     private const WANDER = 3.0;
 
+    /** Mean of a day below which snow lies, and above which grass grows, °C. */
+    private const SNOW = 0.0;
+    private const GRASS = 8.0;
+
     /** Day of the year of the greatest cold, and hour of the day. */
     private const COLDEST_DAY = 20;
     private const COLDEST_HOUR = 5;
@@ -48,5 +52,31 @@ final class SimulatedWeather implements Weather
         }
 
         return $lowest;
+    }
+
+    public function nextFirstSnow(\DateTimeImmutable $from): \DateTimeImmutable
+    {
+        return self::crossing($from, static fn (float $before, float $mean): bool => $before >= self::SNOW && $mean < self::SNOW);
+    }
+
+    public function nextSpring(\DateTimeImmutable $from): \DateTimeImmutable
+    {
+        return self::crossing($from, static fn (float $before, float $mean): bool => $before <= self::GRASS && $mean > self::GRASS);
+    }
+
+    /** @param \Closure(float, float): bool $is told the means of a day and the next */
+    private static function crossing(\DateTimeImmutable $from, \Closure $is): \DateTimeImmutable
+    {
+        $day = $from->setTime(0, 0);
+        for ($ahead = 0; $ahead < 366 && !$is(self::mean($day->modify('-1 day')), self::mean($day)); ++$ahead) {
+            $day = $day->modify('+1 day');
+        }
+
+        return $day;
+    }
+
+    private static function mean(\DateTimeImmutable $day): float
+    {
+        return self::MEAN - self::YEARLY_SWING * cos(2 * \M_PI * ((int) $day->format('z') - self::COLDEST_DAY) / 365);
     }
 }

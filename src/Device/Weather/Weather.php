@@ -14,4 +14,10 @@ interface Weather
 
     /** @return Temperature the lowest until noon of the next day; never above what it is now */
     public function lowAfter(\DateTimeImmutable $moment): Temperature;
+
+    /** @return \DateTimeImmutable the day from a moment on at which, by the climate, snow first lies */
+    public function nextFirstSnow(\DateTimeImmutable $from): \DateTimeImmutable;
+
+    /** @return \DateTimeImmutable the day from a moment on at which, by the climate, grass begins to grow */
+    public function nextSpring(\DateTimeImmutable $from): \DateTimeImmutable;
 }

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Drawing;
+
+/** The bench day as a time chart: a lane for each pair of hands and each thing that is shared, waits below, the hours above. */
+final readonly class PlanDrawing implements Drawing
+{
+    public const WIDTH = 1100.0;
+    public const NAMES = 150.0;
+    private const LANE = 46.0;
+    private const HEAD = 30.0;
+    private const BAR = 38.0;
+
+    /** Bars narrower than so many units bear no words. */
+    private const WORDS_FROM = 34.0;
+    private const UNITS_A_LETTER = 8.0;
+
+    /**
+     * @param list<array{id: string, name: string, bars: list<array{id: string, words: string, more: string, from: int, to: int, tone: string}>}> $lanes minutes of the day
+     * @param int                                                                                                                                 $first minute of the day at which it begins
+     * @param int                                                                                                                                 $last  and ends
+     * @param int|null                                                                                                                            $now   null where it is another day
+     */
+    public function __construct(public string $title, public array $lanes, public int $first, public int $last, public ?int $now)
+    {
+    }
+
+    public function template(): string
+    {
+        return 'plan';
+    }
+
+    public function height(): float
+    {
+        return self::HEAD + self::LANE * \count($this->lanes) + 4;
+    }
+
+    public function laneTop(int $lane): float
+    {
+        return self::HEAD + self::LANE * $lane;
+    }
+
+    public function barHeight(): float
+    {
+        return self::BAR;
+    }
+
+    public function x(int $minute): float
+    {
+        $share = ($minute - $this->first) / max(1, $this->last - $this->first);
+
+        return round(self::NAMES + (self::WIDTH - self::NAMES) * min(1.0, max(0.0, $share)), 1);
+    }
+
+    /** @param array{from: int, to: int} $bar */
+    public function width(array $bar): float
+    {
+        return max(4.0, round($this->x($bar['to']) - $this->x($bar['from']), 1));
+    }
+
+    /**
+     * As much of a bar's words as there is room for.
+     *
+     * @param array{from: int, to: int, words: string} $bar
+     */
+    public function fitted(array $bar, string $words): string
+    {
+        $width = $this->width($bar);
+        $room = (int) floor(($width - 8) / self::UNITS_A_LETTER);
+
+        return $width < self::WORDS_FROM ? '' : (mb_strlen($words) <= $room ? $words : mb_substr($words, 0, max(1, $room - 1)).'…');
+    }
+
+    /** @return list<int> full hours, as minutes of the day */
+    public function hours(): array
+    {
+        return range((int) ceil($this->first / 60) * 60, intdiv($this->last, 60) * 60, 60);
+    }
+}

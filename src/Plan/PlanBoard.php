@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Plan;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Schedule\WhyNot;
+
+/**
+ * The plan as it is looked at.
+ *
+ * @phpstan-import-type Odds from PlanVersion
+ * @phpstan-import-type Change from PlanVersion
+ * @phpstan-import-type Save from PlanVersion
+ */
+final readonly class PlanBoard
+{
+    /**
+     * @param list<PlanItem>                                                                                                               $items     in order of their start
+     * @param list<array{job: Job, ready: \DateTimeImmutable, late: int, odds: Odds, likely: \DateTimeImmutable, hangsOn: list<PlanItem>}> $promises  the shakiest first
+     * @param list<array{Save, string}>                                                                                                    $savings   with whose it is
+     * @param list<array{PlanItem, \DateTimeImmutable, string, string}>                                                                    $changes   with when it was to begin, and whose hands before and now
+     * @param list<array{job: Job, kind: string, reason: WhyNot}>                                                                          $unplanned
+     * @param array<int, Member>                                                                                                           $people    by number
+     */
+    public function __construct(public PlanVersion $version, public array $items, public array $promises, public array $savings, public array $changes, public array $unplanned, public array $people)
+    {
+    }
+
+    /** @return list<PlanItem> what a person is to do, in order, what is under way first */
+    public function of(Member $member): array
+    {
+        $own = array_values(array_filter($this->items, static fn (PlanItem $item): bool => $item->hands?->getId() === $member->getId()));
+        usort($own, static fn (PlanItem $one, PlanItem $other): int => [!$one->isUnderWay(), $one->from] <=> [!$other->isUnderWay(), $other->from]);
+
+        return $own;
+    }
+
+    /** @return list<PlanItem> */
+    public function onDay(\DateTimeImmutable $day): array
+    {
+        $midnight = $day->setTime(0, 0);
+        $next = $midnight->modify('+1 day');
+
+        return array_values(array_filter($this->items, static fn (PlanItem $item): bool => $item->start < $next && $item->end > $midnight));
+    }
+
+    /** @return list<\DateTimeImmutable> days on which hands are at work, so many at most */
+    public function days(int $most): array
+    {
+        $days = [];
+        foreach ($this->items as $item) {
+            if (!$item->isWait) {
+                $days[$item->start->format('Y-m-d')] ??= $item->start->setTime(0, 0);
+            }
+        }
+        ksort($days);
+
+        return \array_slice(array_values($days), 0, $most);
+    }
+}

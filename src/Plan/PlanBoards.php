@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Plan;
+
+use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\MemberRepository;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobRepository;
+use AwakeShed\Core\Schedule\Day\PieceKinds;
+use AwakeShed\Core\Schedule\WhyNot;
+
+/** Lays a plan out to be looked at: its numbers with the machines, people and hours they stand for. */
+final readonly class PlanBoards
+{
+    public function __construct(private Plans $plans, private JobRepository $jobs, private MemberRepository $members, private MarkRepository $marks, private PieceKinds $kinds)
+    {
+    }
+
+    /** @return PlanBoard|null null where nobody has made a plan yet */
+    public function last(): ?PlanBoard
+    {
+        $version = $this->plans->last();
+
+        return null === $version ? null : $this->of($version);
+    }
+
+    private function of(PlanVersion $version): PlanBoard
+    {
+        /** @var array{operations: list<array{id: string, start: int, end: int, uses: list<string>}>, jobs: list<array{id: string, ends: int|null, late: int|null}>, unplanned: list<array{id: string, reason: string}>} $plan */
+        $plan = $version->getPlan();
+        $jobs = [];
+        foreach ($this->jobs->numbered(array_map(static fn (array $job): int => (int) substr($job['id'], 1), $plan['jobs'])) as $job) {
+            $jobs['j'.$job->getId()] = $job;
+        }
+        $people = [];
+        foreach ($this->members->everybody() as $member) {
+            $people[$member->getId()] = $member;
+        }
+        $marks = [];
+        foreach ($this->marks->open() as $mark) {
+            $marks['j'.$mark->getJob()->getId().'.'.$mark->getKind()] = $mark;
+        }
+        $items = [];
+        foreach ($plan['operations'] as ['id' => $id, 'start' => $start, 'end' => $end, 'uses' => $uses]) {
+            [$number, $kind] = explode('.', $id, 2);
+            // Machines that went home since are in nobody's way.
+            if (isset($jobs[$number]) && !$jobs[$number]->isHandedBack()) {
+                $items[$id] = $this->item($id, $kind, $start, $end, $uses, $jobs[$number], $marks[$id] ?? null, $people, $version);
+            }
+        }
+        $promises = [];
+        foreach ($plan['jobs'] as ['id' => $id, 'ends' => $ends, 'late' => $late]) {
+            $odds = $version->getOdds()[$id] ?? null;
+            if (null !== $ends && null !== $odds && isset($jobs[$id]) && !$jobs[$id]->isHandedBack() && null !== $jobs[$id]->getWantedBy()) {
+                $promises[] = ['job' => $jobs[$id], 'ready' => $this->plans->moment($version, $ends), 'late' => $late ?? 0, 'odds' => $odds, 'likely' => $this->plans->moment($version, $odds['most']), 'hangsOn' => array_values(array_filter(array_map(static fn (string $one): ?PlanItem => $items[$one] ?? null, $odds['hangs_on'])))];
+            }
+        }
+        usort($promises, static fn (array $one, array $other): int => [$one['odds']['kept'], $one['job']->getWantedBy()] <=> [$other['odds']['kept'], $other['job']->getWantedBy()]);
+        $changes = [];
+        foreach ($version->getChanges() as $change) {
+            $item = $items[$change['operation']] ?? null;
+            if (null !== $item) {
+                $changes[] = [$item, $this->plans->moment($version, $change['from'] ?? 0), self::names($change['hands_from'], $people), self::names($change['hands_to'], $people)];
+            }
+        }
+
+        return new PlanBoard(
+            $version,
+            array_values($items),
+            $promises,
+            array_map(static fn (array $save): array => [$save, match ($save['what']) {
+                'hour' => self::names([$save['whose']], $people),
+                'unit' => $save['whose'],
+                default => ($jobs[$save['whose']] ?? null)?->getMachine()->getLabel() ?? '',
+            }], $version->getSavings()),
+            $changes,
+            array_values(array_filter(array_map(static function (array $one) use ($jobs): ?array {
+                [$number, $kind] = explode('.', $one['id'], 2);
+
+                return isset($jobs[$number]) && !$jobs[$number]->isHandedBack() ? ['job' => $jobs[$number], 'kind' => $kind, 'reason' => self::reason($one['reason'])] : null;
+            }, $plan['unplanned']))),
+            $people,
+        );
+    }
+
+    /** The reason that was written down in words. */
+    private static function reason(string $words): WhyNot
+    {
+        foreach (WhyNot::cases() as $why) {
+            if ($why->inWords() === $words) {
+                return $why;
+            }
+        }
+
+        return WhyNot::NoRoom;
+    }
+
+    /**
+     * @param list<string>       $hands
+     * @param array<int, Member> $people
+     */
+    private static function names(array $hands, array $people): string
+    {
+        return implode(', ', array_map(static fn (string $one): string => ($people[Workplace::memberOf($one) ?? 0] ?? null)?->getName() ?? '', $hands));
+    }
+
+    /**
+     * @param list<string>       $uses
+     * @param array<int, Member> $people
+     */
+    private function item(string $id, string $kind, int $start, int $end, array $uses, Job $job, ?Mark $mark, array $people, PlanVersion $version): PlanItem
+    {
+        $hands = null;
+        $places = [];
+        foreach ($uses as $one) {
+            $member = Workplace::memberOf($one);
+            if (null === $member) {
+                $places[] = $one;
+            } else {
+                $hands = $people[$member] ?? null;
+            }
+        }
+        $isUnderWay = null !== $mark?->getStartedAt();
+        $isLikely = [] !== array_filter($job->getWorkLeft(), static fn ($piece): bool => $piece->kind === $kind && $piece->isLikely);
+
+        return new PlanItem(
+            $id,
+            $job,
+            1 === preg_match('/^wait\d+$/', $kind) ? 'wait' : $kind,
+            $this->plans->moment($version, $start),
+            $this->plans->moment($version, $end),
+            $start,
+            $end,
+            $isUnderWay ? $mark->getHands() : $hands,
+            $places,
+            !isset($this->kinds->kinds[$kind]) || (null === $hands && !$isUnderWay),
+            $isLikely,
+            $mark,
+        );
+    }
+}

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Plan;
+
+use AwakeShed\Core\Schedule\Day\JobOdds;
+use AwakeShed\Core\Schedule\Day\Replays;
+use AwakeShed\Core\Schedule\Day\Saving;
+use AwakeShed\Core\Schedule\Former;
+use AwakeShed\Core\Schedule\Mender;
+use AwakeShed\Core\Schedule\Placed;
+use AwakeShed\Core\Schedule\Plan;
+use AwakeShed\Core\Schedule\PlanFormat;
+use AwakeShed\Core\Schedule\Planner;
+use AwakeShed\Core\Schedule\Problem;
+use AwakeShed\Core\Schedule\ProblemFormat;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+
+/**
+ * The plan of the shop: made after a change, never while somebody looks. What was promised to people by the one before
+ * stays, unless a new plan is worth telling them.
+ *
+ * @phpstan-import-type Change from PlanVersion
+ * @phpstan-import-type Odds from PlanVersion
+ */
+final readonly class Plans
+{
+    /** A plan begins at a round minute. */
+    private const ROUND = 300;
+
+    /** Milliseconds' worth of steps for a plan from nothing. */
+    private const BUDGET = 600;
+
+    /** So many ways of saving a promise are shown. */
+    private const SAVINGS = 6;
+
+    /** Jobs of the plan up to which ways out are planned one by one. */
+    private const FEW_JOBS = 80;
+
+    /** Replays for a promise that nobody has made yet. */
+    private const FEW_RUNS = 400;
+
+    private const LOCK = 'awake_shed_plan';
+    private const MOST_CHANGES = 30;
+
+    public function __construct(private WorkToPlan $work, private PlanVersionRepository $versions, private MarkRepository $marks, private EntityManagerInterface $entities, private ClockInterface $clock, private TypicalJob $typical, private string $shopTimezone)
+    {
+    }
+
+    public function last(): ?PlanVersion
+    {
+        return $this->versions->last();
+    }
+
+    /** Makes the plan anew; where somebody else is at it, theirs has seen what was saved before it read. */
+    public function replan(): void
+    {
+        $connection = $this->entities->getConnection();
+        if (1 !== $connection->fetchOne('SELECT GET_LOCK(?, 20)', [self::LOCK])) {
+            return;
+        }
+        try {
+            $this->endWhatIsRecorded();
+            $this->make();
+        } finally {
+            $connection->executeQuery('SELECT RELEASE_LOCK(?)', [self::LOCK]);
+        }
+    }
+
+    /** @return array{half: \DateTimeImmutable, most: \DateTimeImmutable, nearly: \DateTimeImmutable}|null when a machine taken in now would be ready, one, four and nineteen times out of two, five and twenty; null before any plan was made */
+    public function offer(): ?array
+    {
+        $version = $this->last();
+        $odds = $version?->getOdds()[TypicalJob::ID] ?? null;
+        if (null === $version || null === $odds) {
+            return null;
+        }
+
+        return ['half' => $this->moment($version, $odds['half']), 'most' => $this->moment($version, $odds['most']), 'nearly' => $this->moment($version, $odds['nearly'])];
+    }
+
+    public function moment(PlanVersion $version, int $minute): \DateTimeImmutable
+    {
+        return $version->getBeginsAt()->setTimezone(new \DateTimeZone($this->shopTimezone))->modify(\sprintf('%+d minutes', $minute));
+    }
+
+    public function now(): \DateTimeImmutable
+    {
+        return $this->clock->now()->setTimezone(new \DateTimeZone($this->shopTimezone));
+    }
+
+    private function make(): void
+    {
+        $now = $this->now();
+        $from = $now->setTimestamp(intdiv($now->getTimestamp(), self::ROUND) * self::ROUND);
+        [$problem, $spreads] = $this->work->from($from, self::BUDGET);
+        $former = $this->versions->last();
+        $before = null === $former ? null : $this->asOf($former, $problem, Workplace::minutesBetween($former->getBeginsAt(), $from));
+        $plan = null === $before ? Planner::plan($problem) : $this->better(Mender::mend($problem, $before), $problem, $before);
+        $odds = (new Replays($plan))->run($spreads, $problem->seed);
+        $waiting = array_values(array_unique(array_map(static fn (Placed $one): string => $one->operation->job, array_filter($plan->placed, static fn (Placed $one): bool => 1 === preg_match('/\.(part|word)$/', $one->operation->id)))));
+        $savings = 0 === $plan->tardiness() || \count($problem->jobs) > self::FEW_JOBS ? [] : Saving::of($plan, $waiting);
+        $this->versions->keep(new PlanVersion(
+            $this->clock->now()->setTimestamp($from->getTimestamp()),
+            ProblemFormat::write($problem),
+            PlanFormat::write($plan, 0),
+            self::told($odds + $this->oddsOfOneMore($problem, $plan, $spreads)),
+            array_map(static fn (Saving $one): array => ['what' => $one->what, 'whose' => $one->whose, 'saved' => $one->saved, 'kept' => $one->kept], \array_slice($savings, 0, self::SAVINGS)),
+            null === $before ? [] : $this->changes($before, $plan),
+            $this->clock->now(),
+        ));
+    }
+
+    /**
+     * When one more machine, taken in now, would be ready: behind all that is there, nobody else's work moved for it.
+     *
+     * @param array<string, float> $spreads
+     *
+     * @return array<array-key, JobOdds>
+     */
+    private function oddsOfOneMore(Problem $problem, Plan $plan, array $spreads): array
+    {
+        [$more, $own] = $this->typical->behind($problem, $this->work->times());
+        $odds = (new Replays(Mender::mend($more, $plan)))->run($spreads + $own, $problem->seed, self::FEW_RUNS);
+
+        return array_intersect_key($odds, [TypicalJob::ID => true]);
+    }
+
+    /**
+     * @param array<array-key, JobOdds> $odds
+     *
+     * @return array<string, Odds>
+     */
+    private static function told(array $odds): array
+    {
+        $told = [];
+        foreach ($odds as $job => $one) {
+            $told[(string) $job] = ['kept' => $one->kept(), 'half' => $one->readyBy(0.5), 'most' => $one->readyBy(0.8), 'nearly' => $one->readyBy(0.95), 'hangs_on' => $one->hangsOn];
+        }
+
+        return $told;
+    }
+
+    /** A plan from nothing, where it brings more than its changes cost. */
+    private function better(Plan $mended, Problem $problem, Plan $before): Plan
+    {
+        if (0 === $mended->tardiness() && [] === $mended->unplanned) {
+            return $mended;
+        }
+        $fresh = Planner::plan($problem);
+        $price = fn (Plan $plan): int => Former::PRICE * \count($this->changes($before, $plan)) + $plan->tardiness();
+
+        return \count($fresh->unplanned) < \count($mended->unplanned) || $price($fresh) < $price($mended) ? $fresh : $mended;
+    }
+
+    /** The plan before, in the minutes of the new one, as far as it is of what is still to do. */
+    private function asOf(PlanVersion $former, Problem $problem, int $passed): Plan
+    {
+        $operations = array_column(array_map(static fn ($one): array => [$one->id, $one], $problem->operations), 1, 0);
+        $placed = [];
+        /** @var list<array{id: string, start: int, end: int, uses: list<string>}> $old */
+        $old = $former->getPlan()['operations'];
+        foreach ($old as ['id' => $id, 'start' => $start, 'end' => $end, 'uses' => $uses]) {
+            $operation = $operations[$id] ?? null;
+            if (null === $operation) {
+                continue;
+            }
+            foreach ($operation->ways() as $way => $taken) {
+                if (array_column($taken, 0) === $uses) {
+                    $placed[] = new Placed($operation, $start - $passed, $end - $passed, $way);
+                    break;
+                }
+            }
+        }
+
+        return new Plan($problem, $placed, []);
+    }
+
+    /** @return list<Change> what people would be told: begun at another time, or by others */
+    private function changes(Plan $before, Plan $plan): array
+    {
+        $was = array_column(array_map(static fn (Placed $one): array => [$one->operation->id, $one], $before->placed), 1, 0);
+        $changes = [];
+        foreach ($plan->placed as $placed) {
+            $old = $was[$placed->operation->id] ?? null;
+            if (null === $old || [] === $placed->operation->ways()[0]) {
+                continue;
+            }
+            $hands = static fn (Placed $one): array => array_values(array_filter(array_column($one->uses(), 0), static fn (string $resource): bool => null !== Workplace::memberOf($resource)));
+            // What was to have begun already begins now, as far as anybody can tell.
+            if ($hands($old) !== $hands($placed) || abs(max(0, $old->start) - $placed->start) > Former::SLACK) {
+                $changes[] = ['operation' => $placed->operation->id, 'from' => $old->start, 'to' => $placed->start, 'hands_from' => $hands($old), 'hands_to' => $hands($placed)];
+            }
+        }
+
+        return \array_slice($changes, 0, self::MOST_CHANGES);
+    }
+
+    /** What was begun and is not left any more was done: it is recorded. */
+    private function endWhatIsRecorded(): void
+    {
+        foreach ($this->marks->open() as $mark) {
+            $left = array_map(static fn ($piece): string => $piece->kind, $mark->getJob()->getWorkLeft());
+            if (!\in_array($mark->getKind(), $left, true)) {
+                $mark->end($this->clock->now());
+            }
+        }
+        $this->entities->flush();
+    }
+}
