@@ -30,6 +30,7 @@ final class Version20261126093000 extends AbstractMigration
         $this->addSql('ALTER TABLE plan_feed ADD CONSTRAINT FK_369688597597D3FE FOREIGN KEY (member_id) REFERENCES member (id)');
         $this->addSql('ALTER TABLE job ADD work_left JSON NOT NULL DEFAULT \'[]\'');
         $this->addSql('ALTER TABLE job ALTER work_left DROP DEFAULT');
+        $this->addSql('ALTER TABLE job ADD planned JSON DEFAULT NULL');
         $this->addSql('ALTER TABLE wanted_part ADD expected_on DATE DEFAULT NULL');
     }
 
@@ -46,7 +47,7 @@ final class Version20261126093000 extends AbstractMigration
         $this->addSql('DROP TABLE absence');
         $this->addSql('DROP TABLE plan_version');
         $this->addSql('DROP TABLE plan_feed');
-        $this->addSql('ALTER TABLE job DROP work_left');
+        $this->addSql('ALTER TABLE job DROP work_left, DROP planned');
         $this->addSql('ALTER TABLE wanted_part DROP expected_on');
     }
 }

@@ -337,4 +337,106 @@
             }
         }
     });
+
+    // --- The bench day: a bar is dragged along its lane or to other hands, or moved with the arrow keys and set with Enter.
+    // What is sent is the form that stands beside it in the list.
+
+    const chartStep = 15;
+    const moving = new WeakMap();
+
+    const chartMove = (bar, minutes, lanes) => {
+        const svg = bar.ownerSVGElement;
+        const all = [...svg.querySelectorAll('[data-lane^="p"]')].filter((lane) => /^p\d+$/.test(lane.dataset.lane));
+        const home = all.indexOf(bar.closest('[data-lane]'));
+        if (home < 0) {
+            return;
+        }
+        const target = all[Math.min(all.length - 1, Math.max(0, home + lanes))];
+        const perMinute = (1100 - 150) / (svg.dataset.last - svg.dataset.first);
+        const start = Math.max(0, Math.min(1425, Number(bar.dataset.from) + minutes));
+        bar.setAttribute('transform', `translate(${(start - bar.dataset.from) * perMinute} ${(all.indexOf(target) - home) * 46})`);
+        bar.classList.add('is-moved');
+        const clock = `${String(Math.floor(start / 60)).padStart(2, '0')}:${String(start % 60).padStart(2, '0')}`;
+        moving.set(bar, { minutes, lanes: all.indexOf(target) - home, clock, hands: target.dataset.lane.slice(1) });
+        const chart = bar.closest('[data-day-chart]');
+        document.querySelector('[data-chart-says]').textContent = chart.dataset.hint.replace('%time%', clock).replace('%who%', target.querySelector('text').textContent);
+    };
+
+    const chartLetBe = (bar) => {
+        bar.removeAttribute('transform');
+        bar.classList.remove('is-moved');
+        moving.delete(bar);
+        document.querySelector('[data-chart-says]').textContent = '';
+    };
+
+    const chartSet = (bar) => {
+        const to = moving.get(bar);
+        const form = document.querySelector(`form[data-pin="${CSS.escape(bar.dataset.bar)}"]`);
+        if (!to || !form || (to.minutes === 0 && to.lanes === 0)) {
+            chartLetBe(bar);
+            return;
+        }
+        form.elements.hands.value = to.hands;
+        form.elements.at.value = `${bar.closest('[data-day-chart]').dataset.day}T${to.clock}`;
+        form.requestSubmit();
+    };
+
+    const chartReady = () => {
+        // Where there is room everybody's list stands open.
+        if (window.matchMedia('(min-width: 60rem)').matches) {
+            for (const list of document.querySelectorAll('.plan-person:not([open])')) {
+                list.open = true;
+            }
+        }
+        for (const bar of document.querySelectorAll('[data-day-chart] [data-lane^="p"] [data-bar]')) {
+            if (document.querySelector(`form[data-pin="${CSS.escape(bar.dataset.bar)}"]`)) {
+                bar.setAttribute('tabindex', '0');
+                bar.setAttribute('role', 'button');
+                bar.setAttribute('aria-label', bar.querySelector('title').textContent);
+            }
+        }
+    };
+
+    document.addEventListener('keydown', (event) => {
+        const bar = event.target.closest?.('[data-day-chart] [data-bar]');
+        if (!bar) {
+            return;
+        }
+        const { minutes = 0, lanes = 0 } = moving.get(bar) ?? {};
+        const step = { ArrowLeft: [-chartStep, 0], ArrowRight: [chartStep, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+        if (step) {
+            event.preventDefault();
+            chartMove(bar, minutes + step[0], lanes + step[1]);
+        } else if (event.key === 'Enter') {
+            event.preventDefault();
+            chartSet(bar);
+        } else if (event.key === 'Escape') {
+            chartLetBe(bar);
+        }
+    });
+
+    document.addEventListener('pointerdown', (event) => {
+        const bar = event.target.closest?.('[data-day-chart] [data-bar][tabindex]');
+        if (!bar || event.button !== 0) {
+            return;
+        }
+        event.preventDefault();
+        bar.focus();
+        bar.setPointerCapture(event.pointerId);
+        const scale = 1100 / bar.ownerSVGElement.getBoundingClientRect().width;
+        const perMinute = (1100 - 150) / (bar.ownerSVGElement.dataset.last - bar.ownerSVGElement.dataset.first);
+        const drag = (move) => chartMove(bar, Math.round(((move.clientX - event.clientX) * scale) / perMinute / 5) * 5, Math.round(((move.clientY - event.clientY) * scale) / 46));
+        bar.addEventListener('pointermove', drag);
+        bar.addEventListener('pointerup', () => {
+            bar.removeEventListener('pointermove', drag);
+            chartSet(bar);
+        }, { once: true });
+        bar.addEventListener('pointercancel', () => {
+            bar.removeEventListener('pointermove', drag);
+            chartLetBe(bar);
+        }, { once: true });
+    });
+
+    document.addEventListener('DOMContentLoaded', chartReady);
+    document.addEventListener('htmx:load', chartReady);
 })();

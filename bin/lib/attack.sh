@@ -13,5 +13,6 @@ start_database
 build
 console doctrine:migrations:migrate --no-interaction --allow-no-migration --quiet
 console shed:demo --yes
+console shed:replan
 start_web
 start_gauge

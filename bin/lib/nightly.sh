@@ -13,4 +13,5 @@ while :; do
     console shed:forget-keys
     console shed:forget-notes
     console shed:mend-photos --yes
+    console shed:replan
 done

@@ -7,8 +7,8 @@ namespace AwakeShed\Core\Schedule;
 /** A plan that people already work by: what is moved in it, or given to others, has its price. */
 final readonly class Former
 {
-    /** Weighted minutes that a change must bring to be worth telling people (invented). */
-    public const PRICE = 30;
+    /** Weighted minutes that a change must bring to be worth telling people: ten of a promised job (invented). */
+    public const PRICE = 100;
 
     /** A start that moves by less is no change to anybody. */
     public const SLACK = 15;

@@ -74,6 +74,26 @@ final class WantedController extends AbstractController
         return $this->redirectToRoute('job_parts', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
     }
 
+    /** The day it is promised for; the plan waits for it until then. */
+    #[Route('/parts/{id}/expected', name: 'part_expected', requirements: ['id' => Address::NUMBER], methods: ['POST'], priority: 1)]
+    #[IsGranted(JobVoter::RECORD)]
+    public function expected(#[MapEntity(mapping: ['id' => 'id'])] WantedPart $part, Request $request, #[CurrentUser] Member $member): Response
+    {
+        $typed = $this->button->text($request, 'on');
+        $on = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed);
+        if ('' !== $typed && (false === $on || $on->format('Y-m-d') !== $typed)) {
+            return $this->page($part->getJob(), [], 'The day it is expected on is no day.');
+        }
+        $this->writer->write($part->getJob(), $member, $this->button->check($request), function () use ($part, $on): null {
+            $part->expect(false === $on ? null : $on, $this->clock->now());
+
+            return null;
+        });
+        $this->addFlash('said', 'Saved.');
+
+        return $this->backTo($part, $request);
+    }
+
     #[Route('/parts/{id}/{state}', name: 'part_becomes', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD)]
     public function becomes(#[MapEntity(mapping: ['id' => 'id'])] WantedPart $part, WantedState $state, Request $request, #[CurrentUser] Member $member): Response
@@ -86,6 +106,11 @@ final class WantedController extends AbstractController
         });
         $this->addFlash('said', 'Saved.');
 
+        return $this->backTo($part, $request);
+    }
+
+    private function backTo(WantedPart $part, Request $request): Response
+    {
         return 'shed' === $this->button->text($request, 'back') ? $this->redirectToRoute('parts', status: Response::HTTP_SEE_OTHER)
             : $this->redirectToRoute('job_parts', ['job' => $part->getJob()->getId()], Response::HTTP_SEE_OTHER);
     }

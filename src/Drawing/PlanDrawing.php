@@ -14,14 +14,14 @@ final readonly class PlanDrawing implements Drawing
     private const BAR = 38.0;
 
     /** Bars narrower than so many units bear no words. */
-    private const WORDS_FROM = 34.0;
-    private const UNITS_A_LETTER = 8.0;
+    private const WORDS_FROM = 20.0;
+    private const UNITS_A_LETTER = 7.5;
 
     /**
-     * @param list<array{id: string, name: string, bars: list<array{id: string, words: string, more: string, from: int, to: int, tone: string}>}> $lanes minutes of the day
-     * @param int                                                                                                                                 $first minute of the day at which it begins
-     * @param int                                                                                                                                 $last  and ends
-     * @param int|null                                                                                                                            $now   null where it is another day
+     * @param list<array{id: string, name: string, bars: list<array{id: string, words: string, more: string, machine: string, from: int, to: int, tone: string}>}> $lanes minutes of the day
+     * @param int                                                                                                                                                  $first minute of the day at which it begins
+     * @param int                                                                                                                                                  $last  and ends
+     * @param int|null                                                                                                                                             $now   null where it is another day
      */
     public function __construct(public string $title, public array $lanes, public int $first, public int $last, public ?int $now)
     {
@@ -68,7 +68,7 @@ final readonly class PlanDrawing implements Drawing
     public function fitted(array $bar, string $words): string
     {
         $width = $this->width($bar);
-        $room = (int) floor(($width - 8) / self::UNITS_A_LETTER);
+        $room = (int) floor(($width - 5) / self::UNITS_A_LETTER);
 
         return $width < self::WORDS_FROM ? '' : (mb_strlen($words) <= $room ? $words : mb_substr($words, 0, max(1, $room - 1)).'…');
     }

@@ -79,6 +79,10 @@ class Job
     #[ORM\Column]
     private array $workLeft = [];
 
+    /** @var array{kind: string, at: string, hands: string}|null the piece of work that is planned next, when and whose */
+    #[ORM\Column(nullable: true)]
+    private ?array $planned = null;
+
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
     private ?\DateTimeImmutable $handedBackAt = null;
 
@@ -267,6 +271,14 @@ class Job
     public function isLeft(array $pieces): void
     {
         $this->workLeft = array_map(static fn (Piece $piece): array => $piece->toArray(), $pieces);
+    }
+
+    /** @return array{kind: string, at: \DateTimeImmutable, hands: string}|null null where nothing of it is planned, or it was recorded since */
+    public function getPlanned(): ?array
+    {
+        $isLeft = \in_array($this->planned['kind'] ?? null, array_column($this->workLeft, 'kind'), true);
+
+        return null === $this->planned || !$isLeft || $this->isHandedBack() ? null : ['at' => new \DateTimeImmutable($this->planned['at'])] + $this->planned;
     }
 
     /** @return list<Piece> */

@@ -29,6 +29,7 @@ final readonly class Ahead
         public \DateTimeImmutable $snow,
         public bool $isSnowOwn,
         public ?\DateTimeImmutable $beforeSnow,
+        public ?\DateTimeImmutable $beforeSnowWithout,
         public \DateTimeImmutable $spring,
         public ?\DateTimeImmutable $beforeSpring,
         public array $kinds,

@@ -18,9 +18,8 @@ final class AheadController extends AbstractController
     public function look(Request $request, WeeksAhead $weeks, PlanBoards $boards, Plans $plans): Response
     {
         $more = min(self::MOST_MORE, max(0, (int) $request->query->getString('more')));
-        $now = $plans->now();
-        $plain = $weeks->from($now, 0);
+        $board = $boards->last();
 
-        return $this->render('plan/ahead.html.twig', ['ahead' => 0 === $more ? $plain : $weeks->from($now, $more), 'plain' => $plain, 'more' => $more, 'board' => $boards->last(), 'offer' => $plans->offer()]);
+        return $this->render('plan/ahead.html.twig', ['ahead' => $weeks->from($plans->now(), $more), 'more' => $more, 'board' => $board, 'offer' => $plans->offer($board?->version)]);
     }
 }

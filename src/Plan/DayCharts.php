@@ -15,7 +15,7 @@ final readonly class DayCharts
     private const LAST = 1020;
     private const DAY = 1440;
 
-    public function __construct(private Catalogue $catalogue, private Workplace $place, private PlanWords $words)
+    public function __construct(private Catalogue $catalogue, private PlanWords $words)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class DayCharts
         $midnight = $day->setTime(0, 0);
         $items = $board->onDay($midnight);
         $lanes = [];
-        foreach ($this->place->people() as $member) {
+        foreach ($board->atWork() as $member) {
             $lanes[Workplace::personId($member)] = ['id' => Workplace::personId($member), 'name' => $member->getName(), 'bars' => []];
         }
         foreach ([Workplace::LIFT, Workplace::BATH, Workplace::PAD] as $place) {
@@ -36,15 +36,14 @@ final readonly class DayCharts
         foreach ($items as $item) {
             $from = max(0, Workplace::minutesBetween($midnight, $item->start));
             $to = min(self::DAY, Workplace::minutesBetween($midnight, $item->end));
-            $bar = ['id' => $item->id, 'words' => '#'.$item->job->getId().' '.$this->words->piece($item->kind), 'more' => $item->job->getMachine()->getLabel(), 'from' => $from, 'to' => $to, 'tone' => self::tone($item)];
-            if (null !== $item->hands) {
-                $first = min($first, $from);
-                $last = max($last, $to);
-            }
+            $bar = ['id' => $item->id, 'words' => '#'.$item->job->getId(), 'more' => $this->words->piece($item->kind), 'machine' => $item->job->getMachine()->getLabel(), 'from' => $from, 'to' => $to, 'tone' => self::tone($item)];
             $own = null === $item->hands ? [] : [Workplace::personId($item->hands)];
             foreach ([...$own, ...$item->places] as $lane) {
-                if (isset($lanes[$lane])) {
-                    $lanes[$lane]['bars'][] = $bar;
+                // What is put down at closing time is drawn where it is worked on.
+                foreach (isset($lanes[$lane]) ? $board->worked($item, $midnight) : [] as [$from, $to]) {
+                    $lanes[$lane]['bars'][] = ['from' => $from, 'to' => $to] + $bar;
+                    $first = min($first, $from);
+                    $last = max($last, $to);
                 }
             }
             if ($item->isWait && [] === $item->places) {

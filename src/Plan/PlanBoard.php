@@ -6,6 +6,7 @@ namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\WhyNot;
 
 /**
@@ -17,6 +18,8 @@ use AwakeShed\Core\Schedule\WhyNot;
  */
 final readonly class PlanBoard
 {
+    private const DAY = 1440;
+
     /**
      * @param list<PlanItem>                                                                                                               $items     in order of their start
      * @param list<array{job: Job, ready: \DateTimeImmutable, late: int, odds: Odds, likely: \DateTimeImmutable, hangsOn: list<PlanItem>}> $promises  the shakiest first
@@ -27,6 +30,12 @@ final readonly class PlanBoard
      */
     public function __construct(public PlanVersion $version, public array $items, public array $promises, public array $savings, public array $changes, public array $unplanned, public array $people)
     {
+    }
+
+    /** @return list<Member> who works here */
+    public function atWork(): array
+    {
+        return array_values(array_filter($this->people, static fn (Member $member): bool => $member->isActive()));
     }
 
     /** @return list<PlanItem> what a person is to do, in order, what is under way first */
@@ -59,5 +68,21 @@ final readonly class PlanBoard
         ksort($days);
 
         return \array_slice(array_values($days), 0, $most);
+    }
+
+    /** @return list<array{int, int}> minutes of a day in which a piece is worked on: while its hands are there */
+    public function worked(PlanItem $item, \DateTimeImmutable $midnight): array
+    {
+        $shift = Workplace::minutesBetween($item->start, $midnight) + $item->from;
+        $open = Openings::of([[max($item->from, $shift), min($item->to, $shift + self::DAY)]]);
+        /** @var list<array{id: string, open?: list<array{int, int}>}> $resources */
+        $resources = $this->version->getProblem()['resources'];
+        foreach ($resources as $resource) {
+            if (null !== $item->hands && !$item->isUnderWay() && Workplace::personId($item->hands) === $resource['id'] && isset($resource['open'])) {
+                $open = $open->and(Openings::of($resource['open']));
+            }
+        }
+
+        return array_map(static fn (array $one): array => [$one[0] - $shift, $one[1] - $shift], $open->stretches ?? []);
     }
 }

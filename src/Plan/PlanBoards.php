@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
+use AwakeShed\Core\Schedule\Day\Piece;
 use AwakeShed\Core\Schedule\Day\PieceKinds;
 use AwakeShed\Core\Schedule\WhyNot;
 
@@ -26,18 +27,27 @@ final readonly class PlanBoards
         return null === $version ? null : $this->of($version);
     }
 
-    private function of(PlanVersion $version): PlanBoard
+    /** @return array<int, Member> by number */
+    private function people(): array
     {
-        /** @var array{operations: list<array{id: string, start: int, end: int, uses: list<string>}>, jobs: list<array{id: string, ends: int|null, late: int|null}>, unplanned: list<array{id: string, reason: string}>} $plan */
-        $plan = $version->getPlan();
-        $jobs = [];
-        foreach ($this->jobs->numbered(array_map(static fn (array $job): int => (int) substr($job['id'], 1), $plan['jobs'])) as $job) {
-            $jobs['j'.$job->getId()] = $job;
-        }
         $people = [];
         foreach ($this->members->everybody() as $member) {
             $people[$member->getId()] = $member;
         }
+
+        return $people;
+    }
+
+    private function of(PlanVersion $version): PlanBoard
+    {
+        /** @var array{operations: list<array{id: string, start: int, end: int, uses: list<string>}>, jobs: list<array{id: string, ends: int|null, late: int|null}>, unplanned: list<array{id: string, reason: string}>} $plan */
+        $plan = $version->getPlan();
+        $jobs = $left = [];
+        foreach ($this->jobs->numbered(array_map(static fn (array $job): int => (int) substr($job['id'], 1), $plan['jobs'])) as $job) {
+            $jobs['j'.$job->getId()] = $job;
+            $left['j'.$job->getId()] = array_map(static fn (Piece $piece): string => $piece->kind, $job->getWorkLeft());
+        }
+        $people = $this->people();
         $marks = [];
         foreach ($this->marks->open() as $mark) {
             $marks['j'.$mark->getJob()->getId().'.'.$mark->getKind()] = $mark;
@@ -46,7 +56,8 @@ final readonly class PlanBoards
         foreach ($plan['operations'] as ['id' => $id, 'start' => $start, 'end' => $end, 'uses' => $uses]) {
             [$number, $kind] = explode('.', $id, 2);
             // Machines that went home since are in nobody's way.
-            if (isset($jobs[$number]) && !$jobs[$number]->isHandedBack()) {
+            // ... and what was recorded since is done.
+            if (isset($jobs[$number]) && !$jobs[$number]->isHandedBack() && (!isset($this->kinds->kinds[$kind]) || \in_array($kind, $left[$number], true))) {
                 $items[$id] = $this->item($id, $kind, $start, $end, $uses, $jobs[$number], $marks[$id] ?? null, $people, $version);
             }
         }
@@ -123,7 +134,7 @@ final readonly class PlanBoards
             }
         }
         $isUnderWay = null !== $mark?->getStartedAt();
-        $isLikely = [] !== array_filter($job->getWorkLeft(), static fn ($piece): bool => $piece->kind === $kind && $piece->isLikely);
+        $isLikely = [] !== array_filter($job->getWorkLeft(), static fn (Piece $piece): bool => $piece->kind === $kind && $piece->isLikely);
 
         return new PlanItem(
             $id,

@@ -18,7 +18,7 @@ final class PlanController extends AbstractController
     /** Days that can be turned to. */
     private const DAYS = 7;
 
-    public function __construct(private readonly PlanBoards $boards, private readonly DayCharts $charts, private readonly Plans $plans, private readonly Workplace $place)
+    public function __construct(private readonly PlanBoards $boards, private readonly DayCharts $charts, private readonly Plans $plans)
     {
     }
 
@@ -41,7 +41,7 @@ final class PlanController extends AbstractController
             'chart' => $this->charts->draw($board, $day, $now),
             'items' => array_values(array_filter($board->onDay($day), static fn (PlanItem $item): bool => null !== $item->hands)),
             'own' => $board->of($member),
-            'people' => $this->place->people(),
+            'people' => $board->atWork(),
             'made_at' => $board->version->getMadeAt(),
         ]);
     }
@@ -54,7 +54,7 @@ final class PlanController extends AbstractController
         $now = $this->plans->now();
         $day = $this->day($request, $board->days(self::DAYS), $now);
         $own = [];
-        foreach ($this->place->people() as $member) {
+        foreach ($board->atWork() as $member) {
             $own[] = [$member, array_values(array_filter($board->onDay($day), static fn (PlanItem $item): bool => $item->hands?->getId() === $member->getId()))];
         }
 

@@ -33,6 +33,11 @@ final class PlanDeedController extends AbstractController
     public function started(Job $job, string $kind, Request $request, #[CurrentUser] Member $member): Response
     {
         $minutes = $this->left($job, $kind);
+        if (PlanItem::shuts($job, $kind)) {
+            $this->addFlash('problem', 'An engine would run, and a gate before that is not passed. Nothing was begun; the job says what is missing.');
+
+            return $this->redirectToRoute('plan', status: Response::HTTP_SEE_OTHER);
+        }
 
         return $this->say($job, $kind, $request, $member, fn (Mark $mark) => $mark->start($member, $minutes, $this->plans->now()));
     }

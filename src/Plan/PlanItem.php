@@ -6,10 +6,15 @@ namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Job\Job;
+use AwakeShed\Core\Progress\Progress;
 
 /** A piece of work, or a wait, where it stands in the plan. */
 final readonly class PlanItem
 {
+    /** Pieces of work in which an engine runs. */
+    private const RUNS = ['first_run', 'oil_hot', 'proof'];
+    private const NOT_TO_BE_RUN = [Progress::TakenIn, Progress::Stopped, Progress::AtGates, Progress::Apart, Progress::GoingTogether];
+
     /**
      * @param string       $kind     the piece of work, or what is waited for
      * @param list<string> $places   lift, bath, pad
@@ -29,6 +34,17 @@ final readonly class PlanItem
         public bool $isLikely,
         public ?Mark $mark,
     ) {
+    }
+
+    /** An engine would run, and what stands before that is not passed: nothing here may call for it. */
+    public function isShut(): bool
+    {
+        return self::shuts($this->job, $this->kind);
+    }
+
+    public static function shuts(Job $job, string $kind): bool
+    {
+        return \in_array($kind, self::RUNS, true) && \in_array($job->getStand(), self::NOT_TO_BE_RUN, true);
     }
 
     public function isUnderWay(): bool

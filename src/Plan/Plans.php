@@ -12,9 +12,12 @@ use AwakeShed\Core\Schedule\Mender;
 use AwakeShed\Core\Schedule\Placed;
 use AwakeShed\Core\Schedule\Plan;
 use AwakeShed\Core\Schedule\PlanFormat;
+use AwakeShed\Core\Schedule\PlanJob;
 use AwakeShed\Core\Schedule\Planner;
 use AwakeShed\Core\Schedule\Problem;
 use AwakeShed\Core\Schedule\ProblemFormat;
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 
@@ -45,7 +48,7 @@ final readonly class Plans
     private const LOCK = 'awake_shed_plan';
     private const MOST_CHANGES = 30;
 
-    public function __construct(private WorkToPlan $work, private PlanVersionRepository $versions, private MarkRepository $marks, private EntityManagerInterface $entities, private ClockInterface $clock, private TypicalJob $typical, private string $shopTimezone)
+    public function __construct(private WorkToPlan $work, private PlanVersionRepository $versions, private MarkRepository $marks, private EntityManagerInterface $entities, private ClockInterface $clock, private TypicalJob $typical, private Workplace $place, private string $shopTimezone)
     {
     }
 
@@ -70,9 +73,8 @@ final readonly class Plans
     }
 
     /** @return array{half: \DateTimeImmutable, most: \DateTimeImmutable, nearly: \DateTimeImmutable}|null when a machine taken in now would be ready, one, four and nineteen times out of two, five and twenty; null before any plan was made */
-    public function offer(): ?array
+    public function offer(?PlanVersion $version): ?array
     {
-        $version = $this->last();
         $odds = $version?->getOdds()[TypicalJob::ID] ?? null;
         if (null === $version || null === $odds) {
             return null;
@@ -108,9 +110,10 @@ final readonly class Plans
             PlanFormat::write($plan, 0),
             self::told($odds + $this->oddsOfOneMore($problem, $plan, $spreads)),
             array_map(static fn (Saving $one): array => ['what' => $one->what, 'whose' => $one->whose, 'saved' => $one->saved, 'kept' => $one->kept], \array_slice($savings, 0, self::SAVINGS)),
-            null === $before ? [] : $this->changes($before, $plan),
+            null === $before ? [] : \array_slice($this->changes($before, $plan), 0, self::MOST_CHANGES),
             $this->clock->now(),
         ));
+        $this->tellJobs($problem, $plan, $from);
     }
 
     /**
@@ -141,6 +144,28 @@ final readonly class Plans
         }
 
         return $told;
+    }
+
+    /** Writes onto each job what is planned of it next: its page says so without reading a plan. */
+    private function tellJobs(Problem $problem, Plan $plan, \DateTimeImmutable $from): void
+    {
+        $names = [];
+        foreach ($this->place->people() as $member) {
+            $names[Workplace::personId($member)] = $member->getName();
+        }
+        $next = array_fill_keys(array_map(static fn (PlanJob $job): int => (int) substr($job->id, 1), $problem->jobs), null);
+        foreach ($plan->placed as $placed) {
+            $hands = array_values(array_intersect_key($names, array_flip(array_column($placed->uses(), 0))));
+            [$job, $kind] = explode('.', substr($placed->operation->id, 1), 2);
+            if ([] !== $hands) {
+                $next[(int) $job] ??= ['kind' => $kind, 'at' => $from->modify("+$placed->start minutes")->setTimezone(new \DateTimeZone('UTC'))->format(\DATE_ATOM), 'hands' => $hands[0]];
+            }
+        }
+        $this->entities->getConnection()->transactional(static function (Connection $connection) use ($next): void {
+            foreach ($next as $job => $planned) {
+                $connection->update('job', ['planned' => $planned], ['id' => $job], ['planned' => Types::JSON]);
+            }
+        });
     }
 
     /** A plan from nothing, where it brings more than its changes cost. */
@@ -195,7 +220,7 @@ final readonly class Plans
             }
         }
 
-        return \array_slice($changes, 0, self::MOST_CHANGES);
+        return $changes;
     }
 
     /** What was begun and is not left any more was done: it is recorded. */

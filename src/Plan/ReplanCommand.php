@@ -7,6 +7,7 @@ namespace AwakeShed\App\Plan;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Makes the shop's plan anew: for the morning, and for a shed that was filled by a command. */
@@ -18,8 +19,17 @@ final class ReplanCommand extends Command
         parent::__construct();
     }
 
+    protected function configure(): void
+    {
+        $this->addOption('if-old', null, InputOption::VALUE_NONE, 'Only where none was made today');
+    }
+
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
+        $last = $this->plans->last();
+        if (true === $input->getOption('if-old') && null !== $last && $this->plans->moment($last, 0)->format('Y-m-d') === $this->plans->now()->format('Y-m-d')) {
+            return Command::SUCCESS;
+        }
         $this->plans->replan();
         $output->writeln(\sprintf('Plan %d is made.', $this->plans->last()?->getId() ?? 0));
 

@@ -49,7 +49,8 @@ final readonly class WeeksAhead
             $coming[] = $forecast->expected($week + 1) * $typical;
         }
         $byWork = $this->byWork($times);
-        $load = (new Load(array_sum($byWork), $coming, $hours))->with($more * $typical);
+        $plain = new Load(array_sum($byWork), $coming, $hours);
+        $load = $plain->with($more * $typical);
         $left = $load->leftOver();
         $weeks = [];
         foreach ($mondays as $week => $day) {
@@ -68,6 +69,7 @@ final readonly class WeeksAhead
             $snow,
             $isOwn,
             $this->lastDay($load, $monday, $snow),
+            $this->lastDay($plain, $monday, $snow),
             $spring,
             $this->lastDay($load, $monday, $spring),
             $this->jobs->kindsSince($now->modify('-1 year')),

@@ -20,8 +20,11 @@ use AwakeShed\Core\Stage\StepState;
 /** What is left to do on a job, read off the machine's present state: nobody ticks it off, it is done by being recorded. */
 final readonly class RemainingWork
 {
-    /** From this chance on a cure is planned for, and so is taking the carburetor off (invented: rather too early than forgotten). */
+    /** From this chance on a cure is planned for (invented: rather too early than forgotten). */
     private const LIKELY = 0.4;
+
+    /** From this chance on that anything in it is bad the carburetor is planned to come off (invented). */
+    private const COMES_OFF = 0.6;
 
     /** Tests that are planned for finding a cause: what few more are made when the first tell little (invented). */
     private const TESTS = 4;
@@ -56,14 +59,16 @@ final readonly class RemainingWork
         }
         $isBefore = \in_array($stand, [Progress::TakenIn, Progress::Stopped, Progress::AtGates, Progress::AtFuel, Progress::FindingTheCause], true);
         $isApart = 'off' === $case->state->place('bowl') || 'off' === $case->state->place('carburetor');
-        $carburetor = $cures = [];
+        $sound = 1.0;
+        $cures = [];
         foreach ($assessment->causes() as $suspect) {
-            if ($suspect->probability >= self::LIKELY && 1 === preg_match(self::IN_THE_CARBURETOR, $suspect->fault)) {
-                $carburetor[] = $suspect;
+            if (1 === preg_match(self::IN_THE_CARBURETOR, $suspect->fault)) {
+                $sound *= 1.0 - $suspect->probability;
             } elseif ($suspect->probability >= self::LIKELY) {
                 $cures[] = $suspect;
             }
         }
+        $comesOff = $isBefore && 1.0 - $sound >= self::COMES_OFF;
         $pieces = [
             ...$this->looks('gates', $this->gatesLeft($case)),
             ...$this->stage('fuel', $case, $acts),
@@ -72,8 +77,8 @@ final readonly class RemainingWork
             // What is drained hot comes after the run.
             ...$this->stage('flush', $case, $acts, self::FLUSH_RUN),
             ...$isBefore ? $this->looks('cause', array_map(static fn (NextTest $next): string => $next->test, \array_slice($assessment->next, 0, self::TESTS))) : [],
-            ...$isBefore && [] !== $carburetor ? [$this->piece('strip', isLikely: true)] : [],
-            ...$isApart || ($isBefore && [] !== $carburetor) ? [$this->piece('bath', isLikely: !$isApart), $this->piece('refit', isLikely: !$isApart)] : [],
+            ...$comesOff ? [$this->piece('strip', isLikely: true)] : [],
+            ...$isApart || $comesOff ? [$this->piece('bath', isLikely: !$isApart), $this->piece('refit', isLikely: !$isApart)] : [],
             ...[] === $cures ? [] : [$this->piece('cure', $this->cureMinutes($cures), true)],
         ];
         if (\in_array($stand, self::NOT_RUN, true)) {

@@ -15,6 +15,8 @@ use AwakeShed\App\Money\Charge;
 use AwakeShed\App\Money\Estimate;
 use AwakeShed\App\Oil\Oil;
 use AwakeShed\App\Photo\Photo;
+use AwakeShed\App\Plan\Absence;
+use AwakeShed\App\Plan\PartOfDay;
 use AwakeShed\App\Sheet\SentSheet;
 use AwakeShed\App\Sheet\SheetKind;
 use AwakeShed\App\Shelf\PartCondition;
@@ -116,6 +118,8 @@ final class RightsTest extends ShedTestCase
             'trace_stop' => $trace,
             'trace_file' => $trace,
             'part_becomes' => new WantedPart($job, 'Gasket', 1, $by, $now),
+            'part_expected' => new WantedPart($job, 'Gasket', 1, $by, $now),
+            'plan_back' => new Absence(null, $now, $now, PartOfDay::Whole, ''),
             'waste_can_empty' => new WasteCan('Can', WasteStream::cases()[0], Volume::millilitres(5000)),
             'spec_page' => new SpecPage('Alderholm 160', null),
             'oil_move' => new Oil('SAE 30'),
@@ -140,7 +144,7 @@ final class RightsTest extends ShedTestCase
         return strtr($route->getPath(), [
             '{job}' => (string) $job->getId(), '{entry}' => str_contains($name, 'entry') ? (string) $this->entry($job, $of) : '', '{id}' => $id, '{trace}' => $id, '{page}' => $id,
             '{sample}' => 'tank', '{part}' => 'look', '{kind}' => 'needle', '{name}' => 'hydrolock', '{state}' => 'ordered', '{how}' => 'shelf_move' === $name ? 'came' : 'bought', '{stream}' => WasteStream::cases()[0]->value,
-            '{fault}' => 'oil.low', '{test}' => 'look.oil_colour', '{!bench}' => 'teardown', '{machine}' => (string) $job->getMachine()->getId(), '{wanted}' => $id,
+            '{fault}' => 'oil.low', '{test}' => 'look.oil_colour', '{!bench}' => 'teardown', '{machine}' => (string) $job->getMachine()->getId(), '{wanted}' => $id, '{member}' => $id,
         ]);
     }
 

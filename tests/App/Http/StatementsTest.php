@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Plan\Plans;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\MoveKind;
 use AwakeShed\Core\Evidence\Finding;
@@ -21,8 +22,8 @@ final class StatementsTest extends ShedTestCase
 {
     private const MOST = 9;
 
-    /** What gathers a job's money from five books asks each of them once. */
-    private const GATHER = ['/money' => 15, '/sheet' => 15];
+    /** What gathers a job's money from five books, or a season from what was, is and will be, asks each of them once. */
+    private const GATHER = ['/money' => 15, '/sheet' => 15, '/ahead' => 18, '/plan' => 11];
 
     /** Files of the shop, recordings as they run and what is no page of somebody signed in. */
     private const NOT_PAGES = ['sign_in', 'sign_out', 'welcome', 'lost_password', 'first_owner', 'shop_archive', 'trace_live', 'health', 'photo', 'own_password', 'second_factor', 'recovery_codes', 'shop_export', 'fuel_drawing', 'letter', 'job_paper_pdf'];
@@ -56,6 +57,9 @@ final class StatementsTest extends ShedTestCase
         $this->signIn(Role::Owner);
         $job = $this->inTheMiddleOfTheWork();
         $address = str_replace('{job}', (string) $job->getId(), $address);
+        if (str_starts_with($address, '/plan') || '/jobs/'.$job->getId() === $address) {
+            self::service(Plans::class)->replan();
+        }
         self::entities()->clear();
         // What a worker loads once is not what a page costs.
         $this->browser->request('GET', $address);
