@@ -23,6 +23,7 @@ final class Version20261126093000 extends AbstractMigration
         $this->addSql('CREATE TABLE absence (id INT AUTO_INCREMENT NOT NULL, first_day DATE NOT NULL, last_day DATE NOT NULL, part VARCHAR(20) NOT NULL, note VARCHAR(120) NOT NULL, member_id INT DEFAULT NULL, INDEX IDX_765AE0C9C7CCFBDA (last_day), INDEX IDX_765AE0C97597D3FE (member_id), PRIMARY KEY (id)) DEFAULT CHARACTER SET utf8mb4 COLLATE `utf8mb4_unicode_ci` ENGINE = InnoDB');
         $this->addSql('CREATE TABLE plan_version (id INT AUTO_INCREMENT NOT NULL, begins_at DATETIME NOT NULL, problem JSON NOT NULL, plan JSON NOT NULL, odds JSON NOT NULL, savings JSON NOT NULL, changes JSON NOT NULL, made_at DATETIME NOT NULL, PRIMARY KEY (id)) DEFAULT CHARACTER SET utf8mb4 COLLATE `utf8mb4_unicode_ci` ENGINE = InnoDB');
         $this->addSql('CREATE TABLE plan_feed (hash VARCHAR(64) NOT NULL, member_id INT NOT NULL, UNIQUE INDEX UNIQ_36968859D1B862B8 (hash), PRIMARY KEY (member_id)) DEFAULT CHARACTER SET utf8mb4 COLLATE `utf8mb4_unicode_ci` ENGINE = InnoDB');
+        $this->addSql('CREATE TABLE plan_state (id INT NOT NULL, wanted INT NOT NULL, made INT NOT NULL, PRIMARY KEY (id)) DEFAULT CHARACTER SET utf8mb4 COLLATE `utf8mb4_unicode_ci` ENGINE = InnoDB');
         $this->addSql('ALTER TABLE hours ADD CONSTRAINT FK_8A1ABD8D7597D3FE FOREIGN KEY (member_id) REFERENCES member (id)');
         $this->addSql('ALTER TABLE plan_mark ADD CONSTRAINT FK_73A23E83BE04EA9 FOREIGN KEY (job_id) REFERENCES job (id) ON DELETE CASCADE');
         $this->addSql('ALTER TABLE plan_mark ADD CONSTRAINT FK_73A23E83F52B8FC1 FOREIGN KEY (hands_id) REFERENCES member (id)');
@@ -47,6 +48,7 @@ final class Version20261126093000 extends AbstractMigration
         $this->addSql('DROP TABLE absence');
         $this->addSql('DROP TABLE plan_version');
         $this->addSql('DROP TABLE plan_feed');
+        $this->addSql('DROP TABLE plan_state');
         $this->addSql('ALTER TABLE job DROP work_left, DROP planned');
         $this->addSql('ALTER TABLE wanted_part DROP expected_on');
     }

@@ -18,7 +18,7 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 final readonly class AnonymousDoor
 {
     /** The pages that need no sign-in, {@see config/packages/security.yaml}. */
-    private const OPEN = ['sign_in', 'lost_password', 'welcome', 'first_owner', 'sheet_open', 'calendar_feed'];
+    private const OPEN = ['sign_in', 'lost_password', 'welcome', 'first_owner', 'sheet_open', 'calendar_feed', 'plan_feed_read'];
 
     public function __construct(private UrlGeneratorInterface $addresses, private WhoCookie $who, private KeptForms $kept, private KnownSessions $sessions)
     {

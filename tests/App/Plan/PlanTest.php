@@ -225,7 +225,7 @@ final class PlanTest extends ShedTestCase
 
     public function testThePlanGoesOutAsTableDrawingSheetAndCalendar(): void
     {
-        $this->signIn();
+        $this->signIn(Role::Owner);
         $this->promised('2026-06-12', 'Heron; "bill"');
         $this->replanned();
         $this->browser->request('GET', '/plan.csv');
@@ -242,7 +242,7 @@ final class PlanTest extends ShedTestCase
         $this->browser->request('GET', (string) parse_url($link, \PHP_URL_PATH));
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('BEGIN:VEVENT', (string) $this->browser->getResponse()->getContent());
-        $this->signIn();
+        $this->signIn(Role::Owner);
         $this->post('/plan/feed', ['what' => 'end']);
         $this->browser->request('GET', (string) parse_url($link, \PHP_URL_PATH));
         self::assertResponseStatusCodeSame(404);
