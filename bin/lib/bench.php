@@ -2,6 +2,13 @@
 
 declare(strict_types=1);
 
+use AwakeShed\Core\Schedule\Builder;
+use AwakeShed\Core\Schedule\Day\Replays;
+use AwakeShed\Core\Schedule\Instance;
+use AwakeShed\Core\Schedule\Mender;
+use AwakeShed\Core\Schedule\Operation;
+use AwakeShed\Core\Schedule\Planner;
+use AwakeShed\Core\Schedule\Rules;
 use AwakeShed\Core\Simulation\EngineSound;
 use AwakeShed\Core\Sound\Firing;
 use AwakeShed\Core\Sound\Tachometer;
@@ -10,6 +17,7 @@ use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Units\PressureUnit;
+use AwakeShed\Tests\Core\Schedule\Problems;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\DriverManager;
 use Doctrine\DBAL\Tools\DsnParser;
@@ -104,7 +112,7 @@ function measure(string $title, array $pages, float $bar, Closure $get, Closure 
     }
 }
 
-$pages = ['empty page' => '/health', 'shed' => '/', 'job' => '/jobs/9', 'gates' => '/jobs/9/gates', 'jar' => '/jobs/9/fuel/tank', 'history' => '/jobs/9/history', 'what it may be' => '/jobs/9/likely', 'a room of the line' => '/jobs/9/line/jets', 'take in' => '/take-in'];
+$pages = ['empty page' => '/health', 'shed' => '/', 'job' => '/jobs/9', 'gates' => '/jobs/9/gates', 'jar' => '/jobs/9/fuel/tank', 'history' => '/jobs/9/history', 'what it may be' => '/jobs/9/likely', 'a room of the line' => '/jobs/9/line/jets', 'take in' => '/take-in', 'plan of the day' => '/plan', 'weeks ahead' => '/plan/ahead'];
 $jobs = $number('SELECT COUNT(*) FROM job');
 measure(sprintf('With %d jobs (bar 4x)', $jobs), $pages, 4.0, $get, $statements);
 
@@ -214,3 +222,46 @@ for ($round = 0; $round < ROUNDS; ++$round) {
     $floor[] = (hrtime(true) - $from) / 1e6;
 }
 printf("\nRaw-SQL floor of the shed with %d jobs: %.1f ms\n", $jobs + MANY, median($floor));
+
+/*
+ * The planner: how far it comes at which budget, how long that takes, how much it needs. Values are the same on every
+ * machine; only the seconds are this one's.
+ */
+printf("\nThe planner\n  %-34s %9s %9s %10s %9s\n", 'problem', 'budget', 'seconds', 'value', 'off');
+foreach ([['ft06', 2000], ['la01', 2000], ['ft10', 2000], ['ft10', 60_000], ['la21', 2000]] as [$name, $budget]) {
+    [$problem, $shortest] = Problems::jobShop($name);
+    $begun = hrtime(true);
+    $plan = Planner::plan($problem->with(budget: $budget));
+    printf("  %-34s %9d %9.2f %10d %8.1f%%\n", strtoupper($name).', shortest '.$shortest, $budget, (hrtime(true) - $begun) / 1e9, $plan->makespan(), 100 * ($plan->makespan() / $shortest - 1));
+}
+$shares = [];
+foreach (range(1, 5) as $seed) {
+    $problem = Problems::week($seed);
+    $instance = new Instance($problem);
+    $byDue = new Builder($instance);
+    foreach ((new Rules($instance))->all() as $order) {
+        foreach ($order as $job) {
+            $byDue->build($instance->ofJob[$job]);
+        }
+        // The first of the rules is that of due dates.
+        break;
+    }
+    $due = $byDue->rank()[1];
+    $values = [];
+    foreach ([2000, 20_000, 60_000] as $budget) {
+        $begun = hrtime(true);
+        $values[$budget] = Planner::plan($problem->with(budget: $budget))->value();
+        printf("  %-34s %9d %9.2f %10d\n", 'week '.$seed.' of forty jobs, by due '.$due, $budget, (hrtime(true) - $begun) / 1e9, $values[$budget]);
+    }
+    $best = min($values);
+    $shares[] = array_map(static fn (int $value): float => ($due - $value) / max(1, $due - $best), $values);
+}
+printf("  of the way from due dates to the best here: %.0f %% at 2,000 (least %.0f %%), %.0f %% at 20,000\n", 100 * array_sum(array_column($shares, 2000)) / count($shares), 100 * min([1.0, ...array_column($shares, 2000)]), 100 * array_sum(array_column($shares, 20_000)) / count($shares));
+$problem = Problems::week(1);
+$plan = Planner::plan($problem);
+$begun = hrtime(true);
+Mender::mend($problem, $plan);
+printf("  mending it: %.0f ms\n", (hrtime(true) - $begun) / 1e6);
+$begun = hrtime(true);
+(new Replays($plan))->run(array_fill_keys(array_map(static fn (Operation $one): string => $one->id, $problem->operations), 0.3), 1);
+printf("  a thousand replays of it: %.0f ms; %.0f MB at most\n", (hrtime(true) - $begun) / 1e6, memory_get_peak_usage() / 1e6);

@@ -26,8 +26,8 @@ final class JobShop
     private const REMEMBERED = 8;
 
     /** What an iteration costs, and each operation in it, in steps (measured). */
-    private const STEPS = 1.0;
-    private const STEPS_PER_OPERATION = 0.04;
+    private const STEPS = 2.0;
+    private const STEPS_PER_OPERATION = 0.065;
 
     private readonly Randomizer $dice;
     private readonly int $count;

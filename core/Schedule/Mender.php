@@ -11,7 +11,7 @@ namespace AwakeShed\Core\Schedule;
 final readonly class Mender
 {
     /** Milliseconds' worth of steps: mending is waited for. */
-    private const BUDGET = 100;
+    private const BUDGET = 60;
 
     private function __construct()
     {

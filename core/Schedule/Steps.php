@@ -11,7 +11,7 @@ namespace AwakeShed\Core\Schedule;
 final class Steps
 {
     /** Steps to a millisecond: one puts one operation somewhere. Two thousand milliseconds of them are over in that time on a slow core (measured by bin/bench). */
-    private const PER_MILLISECOND = 40;
+    private const PER_MILLISECOND = 75;
 
     private int $left;
 

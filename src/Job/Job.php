@@ -317,6 +317,7 @@ class Job
     /** @param string $reason why it goes home as it is; empty where nothing is to be said */
     public function handBack(\DateTimeImmutable $at, string $reason = ''): void
     {
+        $this->planned = null;
         $this->handedBackAt ??= $at;
         $this->handBackReason = mb_substr(trim($reason), 0, self::LONGEST_REASON);
     }

@@ -57,11 +57,6 @@ final readonly class PlanItem
         return null !== $this->mark?->getPinnedAt();
     }
 
-    public function isHeld(): bool
-    {
-        return str_starts_with($this->kind, 'held-');
-    }
-
     public function minutes(): int
     {
         return $this->to - $this->from;

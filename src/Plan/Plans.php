@@ -34,7 +34,7 @@ final readonly class Plans
     private const ROUND = 300;
 
     /** Milliseconds' worth of steps for a plan from nothing. */
-    private const BUDGET = 400;
+    private const BUDGET = 250;
 
     /** So many ways of saving a promise are shown. */
     private const SAVINGS = 6;

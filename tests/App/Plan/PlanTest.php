@@ -270,7 +270,7 @@ final class PlanTest extends ShedTestCase
         $job = $this->promised('2026-06-12');
         $this->replanned();
         $this->browser->request('GET', '/take-in');
-        self::assertSelectorTextContains('[data-offer]', 'nineteen times in twenty');
+        self::assertSelectorTextContains('[data-offer]', 'nineteen in twenty');
         $this->browser->request('GET', '/jobs/'.$job->getId());
         self::assertSelectorTextContains('[data-planned]', 'Look it over');
     }
