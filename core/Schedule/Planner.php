@@ -48,17 +48,22 @@ final readonly class Planner
         $best = null;
         $bestOrder = [];
         foreach ((new Rules($instance))->all() as $order) {
-            $plan = clone $base;
-            $plan->table->steps = 0;
-            foreach ($order as $job) {
-                $plan->build($instance->ofJob[$job]);
-            }
-            $steps->spend($plan->table->steps);
-            if (null === $best) {
-                $best = new Incumbent($plan, $steps);
-                $bestOrder = $order;
-            } elseif ($best->offer($plan, $plan->rank())) {
-                $bestOrder = $order;
+            // From minute to minute is good for a short day, and bad for promises (tried on made-up weeks).
+            foreach (Objective::Makespan === $instance->problem->objective ? [false, true] : [false] as $isParallel) {
+                $plan = clone $base;
+                $plan->table->steps = 0;
+                if ($isParallel) {
+                    Parallel::build($plan, array_flip($order));
+                } else {
+                    $plan->build(array_merge(...array_map(static fn (int $job): array => $instance->ofJob[$job], $order)));
+                }
+                $steps->spend($plan->table->steps);
+                if (null === $best) {
+                    $best = new Incumbent($plan, $steps);
+                    $bestOrder = $order;
+                } elseif ($best->offer($plan, $plan->rank())) {
+                    $bestOrder = $order;
+                }
             }
             if ($steps->areSpent()) {
                 break;

@@ -95,6 +95,24 @@ final readonly class ShowExtension
         return $this->dates->moment($date);
     }
 
+    #[AsTwigFilter('weekday')]
+    public function weekday(\DateTimeInterface $date): string
+    {
+        return $this->dates->weekday($date);
+    }
+
+    #[AsTwigFilter('clock')]
+    public function clock(\DateTimeInterface $date): string
+    {
+        return $this->dates->clock($date);
+    }
+
+    #[AsTwigFilter('weekday_clock')]
+    public function weekdayClock(\DateTimeInterface $date): string
+    {
+        return $this->dates->weekdayClock($date);
+    }
+
     #[AsTwigFunction('step_words')]
     public function stepWords(): StepWords
     {

@@ -9,6 +9,9 @@ final class Dates
 {
     private ?\IntlDateFormatter $moments = null;
 
+    /** @var array<string, \IntlDateFormatter> by skeleton */
+    private array $near = [];
+
     /** @var array<string, \IntlDateFormatter> by time zone */
     private array $days = [];
 
@@ -32,5 +35,31 @@ final class Dates
         $this->moments ??= new \IntlDateFormatter($this->reader->locale(), \IntlDateFormatter::MEDIUM, \IntlDateFormatter::SHORT, $this->reader->timezone());
 
         return (string) $this->moments->format($date);
+    }
+
+    /** The day of the week and its number, as short as they are said: of days that are near. */
+    public function weekday(\DateTimeInterface $date): string
+    {
+        return $this->near($date, 'EEEd');
+    }
+
+    /** Hour and minute. */
+    public function clock(\DateTimeInterface $date): string
+    {
+        return $this->near($date, 'jm');
+    }
+
+    /** Both. */
+    public function weekdayClock(\DateTimeInterface $date): string
+    {
+        return $this->near($date, 'EEEdjm');
+    }
+
+    private function near(\DateTimeInterface $date, string $skeleton): string
+    {
+        $locale = $this->reader->locale();
+        $this->near[$skeleton] ??= new \IntlDateFormatter($locale, \IntlDateFormatter::NONE, \IntlDateFormatter::NONE, $this->reader->timezone(), null, (string) (new \IntlDatePatternGenerator($locale))->getBestPattern($skeleton));
+
+        return (string) $this->near[$skeleton]->format($date);
     }
 }
