@@ -371,11 +371,13 @@
 
     const chartSet = (bar) => {
         const to = moving.get(bar);
-        const form = document.querySelector(`form[data-pin="${CSS.escape(bar.dataset.bar)}"]`);
+        const form = document.querySelector('[data-pin-form]');
         if (!to || !form || (to.minutes === 0 && to.lanes === 0)) {
             chartLetBe(bar);
             return;
         }
+        const [, job, kind] = /^j(\d+)\.(\w+)$/.exec(bar.dataset.bar);
+        form.action = form.getAttribute('action').replace('/1/piece/', `/${job}/${kind}/`);
         form.elements.hands.value = to.hands;
         form.elements.at.value = `${bar.closest('[data-day-chart]').dataset.day}T${to.clock}`;
         form.requestSubmit();
@@ -389,10 +391,9 @@
             }
         }
         for (const bar of document.querySelectorAll('[data-day-chart] [data-lane^="p"] [data-bar]')) {
-            if (document.querySelector(`form[data-pin="${CSS.escape(bar.dataset.bar)}"]`)) {
+            if (/^j\d+\.\w+$/.test(bar.dataset.bar)) {
                 bar.setAttribute('tabindex', '0');
                 bar.setAttribute('role', 'button');
-                bar.setAttribute('aria-label', bar.querySelector('title').textContent);
             }
         }
     };

@@ -27,8 +27,9 @@ final readonly class PlanBoard
      * @param list<array{PlanItem, \DateTimeImmutable, string, string}>                                                                    $changes   with when it was to begin, and whose hands before and now
      * @param list<array{job: Job, kind: string, reason: WhyNot}>                                                                          $unplanned
      * @param array<int, Member>                                                                                                           $people    by number
+     * @param array<int, Openings>                                                                                                         $open      when each of them is there, in minutes of the plan
      */
-    public function __construct(public PlanVersion $version, public array $items, public array $promises, public array $savings, public array $changes, public array $unplanned, public array $people)
+    public function __construct(public PlanVersion $version, public array $items, public array $promises, public array $savings, public array $changes, public array $unplanned, public array $people, private array $open)
     {
     }
 
@@ -75,12 +76,8 @@ final readonly class PlanBoard
     {
         $shift = Workplace::minutesBetween($item->start, $midnight) + $item->from;
         $open = Openings::of([[max($item->from, $shift), min($item->to, $shift + self::DAY)]]);
-        /** @var list<array{id: string, open?: list<array{int, int}>}> $resources */
-        $resources = $this->version->getProblem()['resources'];
-        foreach ($resources as $resource) {
-            if (null !== $item->hands && !$item->isUnderWay() && Workplace::personId($item->hands) === $resource['id'] && isset($resource['open'])) {
-                $open = $open->and(Openings::of($resource['open']));
-            }
+        if (null !== $item->hands && !$item->isUnderWay()) {
+            $open = $open->and($this->open[$item->hands->getId()] ?? Openings::always());
         }
 
         return array_map(static fn (array $one): array => [$one[0] - $shift, $one[1] - $shift], $open->stretches ?? []);

@@ -10,6 +10,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
 use AwakeShed\Core\Schedule\Day\Piece;
 use AwakeShed\Core\Schedule\Day\PieceKinds;
+use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\WhyNot;
 
 /** Lays a plan out to be looked at: its numbers with the machines, people and hours they stand for. */
@@ -93,7 +94,24 @@ final readonly class PlanBoards
                 return isset($jobs[$number]) && !$jobs[$number]->isHandedBack() ? ['job' => $jobs[$number], 'kind' => $kind, 'reason' => self::reason($one['reason'])] : null;
             }, $plan['unplanned']))),
             $people,
+            self::open($version),
         );
+    }
+
+    /** @return array<int, Openings> by person */
+    private static function open(PlanVersion $version): array
+    {
+        $open = [];
+        /** @var list<array{id: string, open?: list<array{int, int}>}> $resources */
+        $resources = $version->getProblem()['resources'];
+        foreach ($resources as $resource) {
+            $member = Workplace::memberOf($resource['id']);
+            if (null !== $member && isset($resource['open'])) {
+                $open[$member] = Openings::of($resource['open']);
+            }
+        }
+
+        return $open;
     }
 
     /** The reason that was written down in words. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Http\Address;
 use AwakeShed\App\Presentation\CsvText;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -44,6 +45,19 @@ final class PlanController extends AbstractController
             'people' => $board->atWork(),
             'made_at' => $board->version->getMadeAt(),
         ]);
+    }
+
+    /** One piece of work, with what can be said of it. */
+    #[Route('/plan/{job}/{kind}', name: 'plan_piece', requirements: ['job' => Address::NUMBER, 'kind' => '[a-z_]{1,30}'], methods: ['GET'])]
+    public function piece(int $job, string $kind): Response
+    {
+        $board = $this->boards->last() ?? throw $this->createNotFoundException('There is no plan yet.');
+        foreach ($board->items as $item) {
+            if ($item->job->getId() === $job && $item->kind === $kind) {
+                return $this->render('plan/piece.html.twig', ['item' => $item, 'people' => $board->atWork()]);
+            }
+        }
+        throw $this->createNotFoundException('That is not planned any more.');
     }
 
     /** The sheet that is hung up in the morning: who does what, in order, with room for a tick. */

@@ -37,10 +37,10 @@ final class Dates
         return (string) $this->moments->format($date);
     }
 
-    /** The day of the week and its number, as short as they are said: of days that are near. */
+    /** The day with that of the week and without the year: of days that are near. */
     public function weekday(\DateTimeInterface $date): string
     {
-        return $this->near($date, 'EEEd');
+        return $this->near($date, 'EEEMMMd');
     }
 
     /** Hour and minute. */
@@ -52,7 +52,7 @@ final class Dates
     /** Both. */
     public function weekdayClock(\DateTimeInterface $date): string
     {
-        return $this->near($date, 'EEEdjm');
+        return $this->near($date, 'EEEMMMdjm');
     }
 
     private function near(\DateTimeInterface $date, string $skeleton): string

@@ -16,7 +16,8 @@ test('what is begun on the card moves the plan, and what is recorded leaves it, 
         return card.getByRole('heading').first().innerText();
     }, { timeout: 20_000 }).toContain('Under way');
     await card.getByText('Took longer').click();
-    await card.getByRole('button', { name: '30 min more' }).click();
+    await Promise.all([page.waitForResponse((answer) => answer.url().endsWith('/longer')), card.getByRole('button', { name: '30 min more' }).click()]);
+    await page.waitForLoadState('networkidle');
     await page.goto('/plan');
     await card.getByRole('button', { name: 'Done' }).click();
     await expect(page).toHaveURL(/\/jobs\/\d+$/);

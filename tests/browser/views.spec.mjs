@@ -30,7 +30,7 @@ for (let part = 0; part < parts; part += 1) {
 test('the views are all the pages there are', () => {
     const routes = JSON.parse(execFileSync('php', ['bin/console', 'debug:router', '--format=json'], { encoding: 'utf8' }));
     // What is no page of its own, or stands before the door, or only for a moment.
-    const others = /^(_|kept$|second_factor$|sign_in$|lost_password$|welcome$|own_password$|first_owner$|short_hits$|job_news$|health$|manifest$|photo$|trace_live$|case_export$|case_schema$|spec_schema$|spec_export$|owner_export$|shop_export$|fuel_drawing$|job_line$|trace_drawing$|job_paper_pdf$|sheet_copy$|sheet_open$|letter$|machine_days$|calendar_feed$|.*_csv$)/;
+    const others = /^(_|kept$|second_factor$|sign_in$|lost_password$|welcome$|own_password$|first_owner$|short_hits$|job_news$|health$|manifest$|photo$|trace_live$|case_export$|case_schema$|spec_schema$|spec_export$|owner_export$|shop_export$|fuel_drawing$|job_line$|trace_drawing$|job_paper_pdf$|sheet_copy$|sheet_open$|letter$|machine_days$|calendar_feed$|plan_svg$|plan_feed_read$|.*_csv$)/;
     const unseen = Object.entries(routes).filter(([name, route]) => /GET|ANY/.test(route.method) && !others.test(name)).filter(([, route]) => {
         const pattern = new RegExp(`^${route.path.replace(/\{!?\w+\}/g, '[^/]+')}$`);
         return !views.some((view) => pattern.test(view.split('?')[0]));

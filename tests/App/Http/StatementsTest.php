@@ -46,7 +46,7 @@ final class StatementsTest extends ShedTestCase
             foreach ($variables as $variable) {
                 $address = str_replace(['{'.$variable.'}', '{!'.$variable.'}'], $values[$variable], $address);
             }
-            yield $name => [str_replace('papers/needle', 'papers/starting_card', $address)];
+            yield $name => [str_replace(['papers/needle', '/plan/{job}/needle'], ['papers/starting_card', '/plan/{job}/proof'], $address)];
         }
         self::ensureKernelShutdown();
     }

@@ -89,6 +89,11 @@ final class PlanTest extends ShedTestCase
         $this->replanned();
         $this->browser->request('GET', '/plan');
         self::assertSelectorTextContains('[data-card]', 'Look it over');
+        $this->browser->request('GET', "/plan/{$job->getId()}/proof");
+        self::assertSelectorTextContains('h1', 'Prove it');
+        self::assertSelectorExists('[data-shut]', 'an engine would run before its gates');
+        $this->browser->request('GET', "/plan/{$job->getId()}/polish");
+        self::assertResponseStatusCodeSame(404);
         $this->post("/plan/{$job->getId()}/gates/started", []);
         self::assertResponseRedirects('/plan');
         self::mockTime(new \DateTimeImmutable('2026-06-09 09:10:00 UTC'));
