@@ -26,7 +26,7 @@ final class PlanFeedController extends AbstractController
     {
     }
 
-    #[Route('/work/{token}.ics', name: 'plan_feed_read', requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
+    #[Route('/my-work/{token}.ics', name: 'plan_feed_read', requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
     public function read(string $token): Response
     {
         $feed = $this->entities->getRepository(PlanFeed::class)->findOneBy(['hash' => Token::digest($token)]);
