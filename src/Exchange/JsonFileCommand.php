@@ -25,6 +25,12 @@ abstract class JsonFileCommand extends Command
      */
     abstract protected function answer(string $json): array;
 
+    /** What stands for the whole document where a problem is of no place in it; its JSON pointer is the empty text. */
+    protected function whole(): string
+    {
+        return '/';
+    }
+
     protected function configure(): void
     {
         $this
@@ -37,26 +43,26 @@ abstract class JsonFileCommand extends Command
         $file = $input->getArgument('file');
         $text = \is_string($file) ? @file_get_contents('-' === $file ? 'php://stdin' : $file) : false;
         if ('json' !== $input->getOption('format')) {
-            return self::refuse($output, '/: The only format is json.');
+            return $this->refuse($output, new CaseProblem('', 'format', 'The only format is json.'));
         }
         if (false === $text) {
-            return self::refuse($output, '/: There is no such file, or it may not be read.');
+            return $this->refuse($output, new CaseProblem('', 'no_file', 'There is no such file, or it may not be read.'));
         }
         try {
             $answer = $this->answer($text);
         } catch (UnreadableCase|UnreadablePlanProblem $unreadable) {
-            return self::refuse($output, ...array_map(static fn (CaseProblem|PlanProblem $problem): string => ('' === $problem->pointer ? '/' : $problem->pointer).': '.$problem->message, $unreadable->problems));
+            return $this->refuse($output, ...$unreadable->problems);
         }
         $output->writeln(json_encode($answer, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION), OutputInterface::OUTPUT_RAW);
 
         return Command::SUCCESS;
     }
 
-    private static function refuse(OutputInterface $output, string ...$lines): int
+    private function refuse(OutputInterface $output, CaseProblem|PlanProblem ...$problems): int
     {
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-        foreach ($lines as $line) {
-            $errors->writeln($line, OutputInterface::OUTPUT_RAW);
+        foreach ($problems as $problem) {
+            $errors->writeln(('' === $problem->pointer ? $this->whole() : $problem->pointer).': '.$problem->message, OutputInterface::OUTPUT_RAW);
         }
 
         return Command::INVALID;

@@ -14,6 +14,12 @@ use Symfony\Component\Console\Attribute\AsCommand;
 #[AsCommand('shed:plan', 'Plans a planning problem: who does what when, what is late, what cannot be planned and why.')]
 final class PlanCommand extends JsonFileCommand
 {
+    /** The format is strict in this. */
+    protected function whole(): string
+    {
+        return '';
+    }
+
     protected function answer(string $json): array
     {
         $problem = ProblemFormat::parse($json);

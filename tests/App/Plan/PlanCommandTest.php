@@ -29,7 +29,8 @@ final class PlanCommandTest extends KernelTestCase
         self::assertSame(2, $command->getStatusCode());
         self::assertSame('', $command->getDisplay());
         self::assertMatchesRegularExpression('#^/extra: .+\n/objective: .+\n$#', $command->getErrorOutput());
-        self::assertSame(2, $this->planned('{', 'yaml')->getStatusCode());
+        self::assertSame(2, $this->planned('{}', 'yaml')->getStatusCode());
+        self::assertStringStartsWith(': Not JSON', $this->planned('{')->getErrorOutput());
     }
 
     private function planned(string $json, string $format = 'json'): CommandTester
