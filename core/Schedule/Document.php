@@ -11,7 +11,7 @@ namespace AwakeShed\Core\Schedule;
 final readonly class Document
 {
     /** Minutes and weights above it would not add up exactly any more. */
-    public const MOST = 1_000_000_000_000;
+    public const MOST = 10_000_000_000;
 
     /** @param array<array-key, mixed> $fields */
     private function __construct(public string $pointer, private array $fields, private Complaints $complaints)

@@ -32,6 +32,7 @@ final readonly class Ahead
         public ?\DateTimeImmutable $beforeSnowWithout,
         public \DateTimeImmutable $spring,
         public ?\DateTimeImmutable $beforeSpring,
+        public ?\DateTimeImmutable $beforeSpringWithout,
         public array $kinds,
     ) {
     }

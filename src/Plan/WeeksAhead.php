@@ -72,6 +72,7 @@ final readonly class WeeksAhead
             $this->lastDay($plain, $monday, $snow),
             $spring,
             $this->lastDay($load, $monday, $spring),
+            $this->lastDay($plain, $monday, $spring),
             $this->jobs->kindsSince($now->modify('-1 year')),
         );
     }
