@@ -33,7 +33,7 @@ final class Builder
     /** @var array<int> by job */
     private array $due = [];
 
-    /** @var array<int> by job */
+    /** @var array<int, int> by job */
     private array $weight = [];
 
     public function __construct(public readonly Instance $instance)
@@ -176,7 +176,7 @@ final class Builder
         return Objective::Makespan === $this->instance->problem->objective ? $end : $this->weight[$job] * max(0, $end - $this->due[$job]);
     }
 
-    /** @return array<int> by job that costs something */
+    /** @return array<int, int> by job that costs something */
     public function costs(): array
     {
         $costs = [];

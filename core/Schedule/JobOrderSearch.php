@@ -32,7 +32,7 @@ final class JobOrderSearch
     /** @var array<int> by place, the cost of the jobs before it; one more for the end */
     private array $cost = [];
 
-    /** @var array<int> by place, what its job costs */
+    /** @var array<int, int> by place, what its job costs */
     private array $own = [];
 
     private int $since = 0;
@@ -140,15 +140,10 @@ final class JobOrderSearch
     private function places(): array
     {
         $most = \count($this->order) - 1;
-        $sum = array_sum($this->own);
-        if ($sum > 0 && $this->dice->getInt(0, 9) < 6) {
-            $roll = $this->dice->getInt(0, $sum - 1);
-            foreach ($this->own as $place => $cost) {
-                $roll -= $cost;
-                if ($roll < 0) {
-                    return [$place, max(0, $place - $this->dice->getInt(1, self::FARTHEST))];
-                }
-            }
+        if (array_sum($this->own) > 0 && $this->dice->getInt(0, 9) < 6) {
+            $place = Weighted::draw($this->dice, $this->own);
+
+            return [$place, max(0, $place - $this->dice->getInt(1, self::FARTHEST))];
         }
         $from = $this->dice->getInt(0, $most);
 

@@ -108,15 +108,8 @@ final class Reinsertion
     private function lateJob(): int
     {
         $late = $this->now->costs();
-        $sum = array_sum($late);
-        if ($sum > 0 && $this->dice->getInt(0, 9) > 0) {
-            $roll = $this->dice->getInt(0, $sum - 1);
-            foreach ($late as $job => $one) {
-                $roll -= $one;
-                if ($roll < 0) {
-                    return $job;
-                }
-            }
+        if ([] !== $late && $this->dice->getInt(0, 9) > 0) {
+            return Weighted::draw($this->dice, $late);
         }
 
         return $this->dice->getInt(0, \count($this->instance->ofJob) - 1);
