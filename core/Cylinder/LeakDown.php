@@ -56,8 +56,11 @@ final readonly class LeakDown
         return self::forShare($this->share->asFraction() - $this->halfWidth->asFraction());
     }
 
-    private static function forShare(float $share): LeakDownBand
+    private static function forShare(float $lost): LeakDownBand
     {
+        // 90 of 100 psi is a tenth lost, though a machine reckons it a hair less.
+        $share = round($lost, 9);
+
         return match (true) {
             $share < self::GOOD_BELOW => LeakDownBand::Good,
             $share < self::USABLE_BELOW => LeakDownBand::Usable,

@@ -6,6 +6,7 @@ namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Table;
 
 /**
  * How often faults are met and what each shows ({@see Odds}).
@@ -50,24 +51,37 @@ final class FaultModel
 
     public static function shipped(): self
     {
-        return self::fromOdds(Odds::shipped());
+        $odds = Odds::shipped();
+
+        return self::of($odds, Table::derived('tests-of-faults', static fn (): array => self::tests($odds)));
     }
 
     public static function fromOdds(Odds $odds): self
     {
-        ['sound' => $sounds, 'faults' => $faults, 'claims' => $claims] = $odds->numbers;
-        $tests = [];
-        foreach ($sounds as $test => $sound) {
-            $shows = [];
-            foreach ($faults as $fault => $known) {
-                if (isset($known['shows'][$test])) {
-                    $shows[$fault] = $known['shows'][$test];
-                }
+        return self::of($odds, self::tests($odds));
+    }
+
+    /** @param array<string, array{list<string>, list<float>, array<string, list<float>>}> $tests */
+    private static function of(Odds $odds, array $tests): self
+    {
+        return new self(array_map(static fn (array $test): TestModel => new TestModel(...$test), $tests), $odds->numbers['faults'], $odds->numbers['claims'], $odds->senses);
+    }
+
+    /** @return array<string, array{list<string>, list<float>, array<string, list<float>>}> what a {@see TestModel} is made of, by test */
+    private static function tests(Odds $odds): array
+    {
+        $shows = [];
+        foreach ($odds->numbers['faults'] as $fault => $known) {
+            foreach ($known['shows'] ?? [] as $test => $shares) {
+                $shows[$test][$fault] = $shares;
             }
-            $tests[$test] = TestModel::fromOdds($sound, $shows);
+        }
+        $tests = [];
+        foreach ($odds->numbers['sound'] as $test => $sound) {
+            $tests[$test] = TestModel::cumulated($sound, $shows[$test] ?? []);
         }
 
-        return new self($tests, $faults, $claims, $odds->senses);
+        return $tests;
     }
 
     /** @return list<string> those with a name in the trade */

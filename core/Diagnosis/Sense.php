@@ -27,18 +27,20 @@ final readonly class Sense
 
     public static function shipped(Vocabulary $vocabulary): self
     {
-        /** @var array{rules: list<Rule>} $data */
-        $data = Table::read(__DIR__.'/data/sense.json');
-        $rules = [];
-        foreach ($data['rules'] as $rule) {
-            foreach (array_keys($vocabulary->tests) as $test) {
-                if (TestPattern::matchesAny($rule['tests'], $test)) {
-                    $rules[$test][] = $rule;
+        return new self(Table::derived('sense', static function () use ($vocabulary): array {
+            /** @var array{rules: list<Rule>} $data */
+            $data = Table::read(__DIR__.'/data/sense.json');
+            $rules = [];
+            foreach ($data['rules'] as $rule) {
+                foreach (array_keys($vocabulary->tests) as $test) {
+                    if (TestPattern::matchesAny($rule['tests'], $test)) {
+                        $rules[$test][] = $rule;
+                    }
                 }
             }
-        }
 
-        return new self($rules);
+            return $rules;
+        }));
     }
 
     public function has(string $test, CaseFile $case, AccessFrom $access): bool

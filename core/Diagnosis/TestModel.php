@@ -16,7 +16,7 @@ final readonly class TestModel
      * @param list<float>                $sound    chance that a sound machine shows no more than each
      * @param array<string, list<float>> $causes   fault => chance that it shows no more than each
      */
-    private function __construct(public array $outcomes, public array $sound, public array $causes)
+    public function __construct(public array $outcomes, public array $sound, public array $causes)
     {
     }
 
@@ -26,20 +26,22 @@ final readonly class TestModel
      */
     public static function fromOdds(array $sound, array $shows): self
     {
+        return new self(...self::cumulated($sound, $shows));
+    }
+
+    /**
+     * What one is made of, as plain numbers: worked out ahead for all that ship.
+     *
+     * @param array<string, float|int>                $sound
+     * @param array<string, array<string, float|int>> $shows
+     *
+     * @return array{list<string>, list<float>, array<string, list<float>>}
+     */
+    public static function cumulated(array $sound, array $shows): array
+    {
         $outcomes = array_keys($sound);
-        $below = static function (array $shares) use ($outcomes): array {
-            $above = 0.0;
-            $cumulative = [];
-            foreach (array_reverse($outcomes) as $outcome) {
-                $cumulative[] = max(0.0, 1 - $above);
-                $share = $shares[$outcome] ?? 0.0;
-                $above += is_numeric($share) ? (float) $share : 0.0;
-            }
 
-            return array_reverse($cumulative);
-        };
-
-        return new self($outcomes, $below($sound), array_map($below, $shows));
+        return [$outcomes, self::upToEach($outcomes, $sound), array_map(static fn (array $shares): array => self::upToEach($outcomes, $shares), $shows)];
     }
 
     /** @return int|null its place among the outcomes; null for a word the model does not know */
@@ -78,5 +80,23 @@ final readonly class TestModel
         }
 
         return $cumulative;
+    }
+
+    /**
+     * @param list<string>             $outcomes the least alarming first
+     * @param array<string, float|int> $shares   of outcomes
+     *
+     * @return list<float> chance of no more than each
+     */
+    private static function upToEach(array $outcomes, array $shares): array
+    {
+        $above = 0.0;
+        $upTo = [];
+        foreach (array_reverse($outcomes) as $outcome) {
+            $upTo[] = max(0.0, 1 - $above);
+            $above += (float) ($shares[$outcome] ?? 0.0);
+        }
+
+        return array_reverse($upTo);
     }
 }

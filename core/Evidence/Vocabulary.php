@@ -47,15 +47,20 @@ final readonly class Vocabulary
         /** @var array{numbers: array<string, array{least: float|int, most: float|int, unit: string}>, only_for: list<OnlyFor>, act_shows: array<string, array<string, string>>, ways_out: array<string, non-empty-list<string>>, mended_in_hand: list<string>, holds: list<array{id: string, when_any: array<string, list<string>>, blocks: list<string>, until_put_right_any?: list<string>, until_new_finding?: string, kinds?: list<string>}>, after: list<array{tests: list<string>, looks: list<string>}>, first: list<array{test: string, outcome: string, blocks: list<string>, when: array{claim: string, at_least: float|int}}>, schools: array<string, non-empty-list<string>>, schools_by_kind: array<string, array<string, string>>, several: array{tests: array<string, Several>}} $house */
         $house = self::decode('house-rules.json');
 
-        $tests = [];
-        $onlyFor = $house['only_for'];
-        foreach ($open['tests'] as $test) {
-            $outcomes = 'number' === $test['outcomes'] ? null : $test['outcomes'];
-            $tests[$test['id']] = new TestDefinition($test['id'], $test['stage'], $test['minutes'], $outcomes, array_values(array_unique([...$test['after'], ...self::looksBefore($test['id'], $house['after'])])), self::excludes($outcomes ?? [], $house['several']['tests'][$test['id']] ?? null));
-            if (isset($test['kinds']) || isset($test['cycles'])) {
-                $onlyFor[] = ['tests' => [$test['id']]] + array_intersect_key($test, ['kinds' => true, 'cycles' => true]);
+        $specs = Table::derived('vocabulary', static function () use ($open, $house): array {
+            $onlyFor = $house['only_for'];
+            $tests = [];
+            foreach ($open['tests'] as $test) {
+                $outcomes = 'number' === $test['outcomes'] ? null : $test['outcomes'];
+                $tests[$test['id']] = [$test['id'], $test['stage'], $test['minutes'], $outcomes, array_values(array_unique([...$test['after'], ...self::looksBefore($test['id'], $house['after'])])), self::excludes($outcomes ?? [], $house['several']['tests'][$test['id']] ?? null)];
+                if (isset($test['kinds']) || isset($test['cycles'])) {
+                    $onlyFor[] = ['tests' => [$test['id']]] + array_intersect_key($test, ['kinds' => true, 'cycles' => true]);
+                }
             }
-        }
+
+            return ['tests' => $tests, 'only_for' => self::byTest($onlyFor)];
+        });
+        $tests = array_map(static fn (array $spec): TestDefinition => new TestDefinition(...$spec), $specs['tests']);
         $acts = [];
         foreach ($open['acts'] as $act) {
             $shows = $house['act_shows'][$act['id']] ?? [];
@@ -98,7 +103,7 @@ final readonly class Vocabulary
                 $rule['when']['at_least'],
             ), $house['first']),
             $house['numbers'],
-            self::byTest($onlyFor),
+            $specs['only_for'],
             $house['schools'],
             $house['schools_by_kind'],
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Fuel;
 
+use AwakeShed\Core\Table;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Temperature;
@@ -39,9 +40,8 @@ final readonly class WaterTolerance
 
     public static function shipped(): self
     {
-        $json = (string) file_get_contents(__DIR__.'/data/water-tolerance.json');
         /** @var array{ethanol: non-empty-list<float>, celsius: non-empty-list<float>, water: non-empty-list<non-empty-list<float>>, published: list<array{ethanol: float, celsius: float}>} $table */
-        $table = json_decode($json, true, 16, \JSON_THROW_ON_ERROR);
+        $table = Table::read(__DIR__.'/data/water-tolerance.json');
 
         return new self($table['ethanol'], $table['celsius'], $table['water'], $table['published']);
     }

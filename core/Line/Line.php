@@ -41,10 +41,15 @@ final readonly class Line
     {
     }
 
+    /** @return list<string> its elements in their order, then what is around it */
+    public static function places(): array
+    {
+        return array_keys(self::bearings()['rooms']);
+    }
+
     public static function shipped(FaultModel $model): self
     {
-        /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, list<string>>, rooms: array<string, list<string>>} $bearings */
-        $bearings = Table::read(__DIR__.'/data/bearings.json');
+        $bearings = self::bearings();
 
         return new self($bearings['outcomes'], $bearings['faults'], $bearings['rooms'], $model);
     }
@@ -182,5 +187,14 @@ final readonly class Line
         }
 
         return new ElementState($element, $tone, ElementTone::NotLookedAt === $tone ? [] : \array_slice(array_values($because), 0, self::REASONS));
+    }
+
+    /** @return array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, list<string>>, rooms: array<string, list<string>>} */
+    private static function bearings(): array
+    {
+        /** @var array{outcomes: array<string, array<string, array<string, string>>>, faults: array<string, list<string>>, rooms: array<string, list<string>>} $bearings */
+        $bearings = Table::read(__DIR__.'/data/bearings.json');
+
+        return $bearings;
     }
 }

@@ -37,10 +37,17 @@ abstract readonly class Quantity
      */
     abstract public static function units(): array;
 
-    /** @throws \LogicException when the unit is of another dimension */
+    /**
+     * To thirteen figures: what was said in a unit is the same in that unit again, and at an edge of the trade when it was
+     * said to be at it, whatever the way there and back has left in the last digits.
+     *
+     * @throws \LogicException when the unit is of another dimension
+     */
     public function in(Unit $unit): float
     {
-        return static::own($unit)->fromSi($this->si);
+        $amount = static::own($unit)->fromSi($this->si);
+
+        return 0.0 === $amount ? 0.0 : round($amount, 12 - (int) floor(log10(abs($amount))));
     }
 
     /** A difference of this size in a unit: what an offset scale (°C, °F) counts from does not enter. */

@@ -8,11 +8,14 @@ use AwakeShed\Core\Diagnosis\Inference;
 use AwakeShed\Core\Diagnosis\Network;
 use AwakeShed\Core\Diagnosis\Observation;
 use AwakeShed\Core\Diagnosis\TestModel;
+use AwakeShed\Tests\NeedsProgram;
 use PHPUnit\Framework\TestCase;
 
 /** A small network of the model's structure against bayesjs, a library of somebody else's that infers exactly. */
 final class BayesianNetworkTest extends TestCase
 {
+    use NeedsProgram;
+
     private const PRIORS = ['cause' => 0.15, 'a' => 0.1, 'b' => 0.25, 'c' => 0.05];
 
     /** A cause that two faults share, and one that brings the third. */
@@ -72,6 +75,7 @@ final class BayesianNetworkTest extends TestCase
     public function testPosteriorsAgreeToNineDigits(): void
     {
         $told = json_encode(['priors' => self::PRIORS, 'brings' => self::BRINGS, 'tests' => self::TESTS, 'seen' => self::SEEN], \JSON_THROW_ON_ERROR);
+        self::needs('node', 'nodejs');
         exec(\sprintf('node -e %s %s 2>&1', escapeshellarg(self::SCRIPT), escapeshellarg($told)), $lines, $status);
         self::assertSame(0, $status, implode("\n", $lines));
         $answers = json_decode($lines[0] ?? '', true, 4, \JSON_THROW_ON_ERROR);

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\Published;
 
 use AwakeShed\Core\Repair\Beta;
+use AwakeShed\Tests\NeedsProgram;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** The Beta distribution against jStat, a statistics library of somebody else's, and against closed forms. */
 final class BetaTest extends TestCase
 {
+    use NeedsProgram;
+
     private const SHAPES = [[3.2, 4.8], [7.6, 0.4], [0.5, 0.5], [1.0, 1.0], [2.0, 5.0], [12.0, 3.0], [40.4, 60.6], [250.0, 30.0]];
 
     /** The module is CommonJS; one process for all of them. */
@@ -25,6 +28,7 @@ final class BetaTest extends TestCase
 
     public function testQuantilesAndProbabilitiesAgreeWithAStatisticsLibrary(): void
     {
+        self::needs('node', 'nodejs');
         exec(\sprintf('node -e %s %s 2>&1', escapeshellarg(self::SCRIPT), escapeshellarg(json_encode(self::SHAPES, \JSON_THROW_ON_ERROR))), $lines, $status);
         self::assertSame(0, $status, implode("\n", $lines));
         $rows = json_decode($lines[0] ?? '', true, 4, \JSON_THROW_ON_ERROR);

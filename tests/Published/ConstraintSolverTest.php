@@ -8,12 +8,15 @@ use AwakeShed\Core\Schedule\Objective;
 use AwakeShed\Core\Schedule\Planner;
 use AwakeShed\Core\Schedule\Problem;
 use AwakeShed\Tests\Core\Schedule\Problems;
+use AwakeShed\Tests\NeedsProgram;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Small plans against a constraint solver (MiniZinc with Gecode): openings, alternatives, baths, bounded waits. */
 final class ConstraintSolverTest extends TestCase
 {
+    use NeedsProgram;
+
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
@@ -42,6 +45,7 @@ final class ConstraintSolverTest extends TestCase
     {
         $file = tempnam(sys_get_temp_dir(), 'plan').'.mzn';
         file_put_contents($file, self::model($problem));
+        self::needs('minizinc', 'minizinc');
         exec('minizinc --solver gecode '.escapeshellarg($file).' 2>/dev/null', $lines, $status);
         unlink($file);
         self::assertSame(0, $status, 'minizinc is missing; bin/test installs it');

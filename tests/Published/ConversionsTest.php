@@ -24,12 +24,15 @@ use AwakeShed\Core\Units\Unit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
+use AwakeShed\Tests\NeedsProgram;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** The factors against NIST SP 811, appendix B.8 (published), and against GNU units, a program of somebody else's. */
 final class ConversionsTest extends TestCase
 {
+    use NeedsProgram;
+
     /** @return iterable<string, array{VolumeUnit, float}> millilitres to the digits NIST prints */
     public static function kitchen(): iterable
     {
@@ -108,6 +111,7 @@ final class ConversionsTest extends TestCase
 
     private static function gnuUnits(string $have, string $want): float
     {
+        self::needs('units', 'units');
         exec('units --terse --digits 15 '.escapeshellarg($have).' '.escapeshellarg($want), $lines, $status);
         self::assertSame(0, $status, 'GNU units is needed: Debian package "units".');
 
