@@ -19,6 +19,7 @@ const isThere = (pid) => {
 };
 
 let going = true;
+let signedIn = 0;
 const acknowledged = new Set();
 const begun = new Set();
 const before = Number(sql('SELECT COUNT(*) FROM entry'));
@@ -45,6 +46,7 @@ const writer = async (name, job) => {
         return true;
     });
     await signIn();
+    signedIn += 1;
     while (going) {
         const key = crypto.randomUUID();
         begun.add(key);
@@ -68,11 +70,25 @@ const writer = async (name, job) => {
     }
 };
 
-const jobs = sql('SELECT id FROM job WHERE handed_back_at IS NULL ORDER BY id LIMIT 4').split('\n');
+const jobs = sql('SELECT id FROM job WHERE gone = 0 ORDER BY id LIMIT 4').split('\n');
 const writing = Promise.all(Array.from({ length: WRITERS }, (_, at) => writer(['odalys', 'tamsin', 'wim', 'tamsin'][at], jobs[at % jobs.length])));
+
+// However slow the machine: killing begins once all of them write, and no kill follows another before one of them has got
+// something through.
+const until = async (what, is) => {
+    for (let waited = 0; !is(); waited += 20) {
+        if (waited > 60_000) {
+            throw new Error(`in a minute, ${what}`);
+        }
+        await sleep(20);
+    }
+};
+await until('not everybody was let in', () => signedIn === WRITERS);
 
 const killed = { database: 0, worker: 0, workers: 0, web: 0 };
 for (let kill = 1; kill <= Number(given.kills); kill += 1) {
+    const through = acknowledged.size;
+    await until('nothing got through', () => acknowledged.size > through);
     await sleep(120 + 500 * roll());
     const what = of(Object.keys(killed));
     try {
@@ -104,6 +120,6 @@ const lost = [...acknowledged].filter((key) => !keys.has(key)).length;
 const recorded = Number(sql('SELECT COUNT(*) FROM entry')) - before;
 const doubled = recorded - begun.size;
 process.stdout.write(`  ${JSON.stringify(killed)} killed; ${acknowledged.size} findings acknowledged, ${recorded} recorded, ${lost} lost, ${doubled} doubled\n`);
-if (lost !== 0 || doubled !== 0 || recorded !== acknowledged.size || acknowledged.size < Number(given.kills) / 4) {
+if (lost !== 0 || doubled !== 0 || recorded !== acknowledged.size) {
     process.exit(1);
 }
