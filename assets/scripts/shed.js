@@ -438,6 +438,38 @@
         }, { once: true });
     });
 
+    // What others wrote on this job. A file says up to where it is written, and is cheap to look at; the page is asked only
+    // when it says something new, and each minute in case it does not. Nobody looks where nobody sees it.
+    const LOOK = 800;
+    const ASK = 60_000;
+    let askedFor = null;
+    let askedAt = Date.now();
+    const askForNews = (news, said) => {
+        [askedFor, askedAt] = [said, Date.now()];
+        window.htmx.trigger(news, 'news');
+    };
+    const lookForNews = async () => {
+        const news = document.getElementById('news');
+        if (!news?.dataset.stamp || document.hidden) {
+            return;
+        }
+        if (Date.now() - askedAt > ASK) {
+            askForNews(news, askedFor);
+            return;
+        }
+        try {
+            const answer = await fetch(news.dataset.stamp, { cache: 'no-store' });
+            const said = answer.status === 200 ? await answer.text() : '';
+            if (said && said !== askedFor && Number.parseInt(said, 10) !== Number(news.dataset.since)) {
+                askForNews(news, said);
+            }
+        } catch {
+            // The line is down; the bar at the top says so.
+        }
+    };
+    setInterval(lookForNews, LOOK);
+    document.addEventListener('visibilitychange', lookForNews);
+
     document.addEventListener('DOMContentLoaded', chartReady);
     document.addEventListener('htmx:load', chartReady);
 })();

@@ -9,6 +9,8 @@ install_libraries
 stop_all
 trap 'stop_all' EXIT
 make_run_folder
+# What an earlier run left may be of another day's migrations.
+rm -rf "$run/mariadb"
 start_database
 build
 console doctrine:migrations:migrate --no-interaction --allow-no-migration --quiet

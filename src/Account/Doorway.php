@@ -13,7 +13,7 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 /** What stands between the password and the shed: the second factor, and a password of one's own. */
 final readonly class Doorway
 {
-    public function __construct(private Security $security, private OpenSessionRepository $sessions, private UrlGeneratorInterface $addresses)
+    public function __construct(private Security $security, private UrlGeneratorInterface $addresses)
     {
     }
 
@@ -26,11 +26,11 @@ final readonly class Doorway
             return;
         }
         $member = $this->security->getUser();
-        if (!$member instanceof Member) {
+        if (!$member instanceof SessionMember) {
             return;
         }
         $wanted = match (true) {
-            false === $this->sessions->find((string) $member->getSession())?->isProved() => 'second_factor',
+            !$member->isProved() => 'second_factor',
             $member->mustChangePassword() => 'own_password',
             default => null,
         };

@@ -153,10 +153,10 @@ class Member implements UserInterface, PasswordAuthenticatedUserInterface, Equat
         ['id' => $this->id, 'signInName' => $this->signInName, 'role' => $this->role, 'session' => $this->session] = $data;
     }
 
-    /** Another role, or having left, ends every session at its next request: what was granted at sign-in no longer holds. */
+    /** With the first request after the sign-in they are a {@see SessionMember}; who has left by then is found no more. */
     public function isEqualTo(UserInterface $user): bool
     {
-        return $user instanceof self && $user->id === $this->id && $user->active && $user->role === $this->role;
+        return $user instanceof SessionMember && $user->getId() === $this->id && $user->getRole() === $this->role;
     }
 
     public function prefer(UnitSystem $units, Look $look): void

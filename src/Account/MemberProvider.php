@@ -13,7 +13,7 @@ use Symfony\Component\Security\Core\User\UserProviderInterface;
 /**
  * Finds who signs in, and with every later request whether that sign-in still holds.
  *
- * @implements UserProviderInterface<Member>
+ * @implements UserProviderInterface<Member|SessionMember>
  */
 final readonly class MemberProvider implements UserProviderInterface
 {
@@ -34,17 +34,13 @@ final readonly class MemberProvider implements UserProviderInterface
         return $member;
     }
 
-    public function refreshUser(UserInterface $user): Member
+    public function refreshUser(UserInterface $user): SessionMember
     {
-        if (!$user instanceof Member) {
-            throw new UnsupportedUserException();
-        }
-        $session = null === $user->getSession() ? null : $this->sessions->stillOpen($user->getSession());
-        if (null === $session || $session->getMember()->getId() !== $user->getId()) {
+        $session = $user instanceof Member || $user instanceof SessionMember ? $user->getSession() : throw new UnsupportedUserException();
+        $member = null === $session ? null : $this->sessions->stillOpen($session);
+        if ($member?->getId() !== $user->getId()) {
             throw new UserNotFoundException();
         }
-        $member = $session->getMember();
-        $member->inSession($session->getId());
 
         return $member;
     }
@@ -52,6 +48,6 @@ final readonly class MemberProvider implements UserProviderInterface
     public function supportsClass(string $class): bool
     {
         // A proxy of the ORM is one of them, too.
-        return is_a($class, Member::class, true);
+        return SessionMember::class === $class || is_a($class, Member::class, true);
     }
 }

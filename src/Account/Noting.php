@@ -47,6 +47,6 @@ final readonly class Noting
     {
         $member = $this->security->getUser();
 
-        return $member instanceof Member ? $member->getId() : null;
+        return $member instanceof SessionMember ? $member->getId() : null;
     }
 }

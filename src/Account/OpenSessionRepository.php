@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Reader\Look;
+use AwakeShed\App\Reader\UnitSystem;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\Persistence\ManagerRegistry;
@@ -16,16 +18,36 @@ final class OpenSessionRepository extends ServiceEntityRepository
         parent::__construct($registry, OpenSession::class);
     }
 
-    /** The session with its person, as one statement; null when it was ended or never was. */
-    public function stillOpen(string $id): ?OpenSession
+    /** Whose session it is; null when it was ended or never was, or they have left. */
+    public function stillOpen(string $id): ?SessionMember
     {
-        /** @var OpenSession|null $session */
-        $session = $this->createQueryBuilder('session')->addSelect('person')
-            ->innerJoin('session.member', 'person')
-            ->where('session.id = :id AND session.endedAt IS NULL AND person.active = true')->setParameter('id', $id)
-            ->getQuery()->getOneOrNullResult();
+        /** @var array{id: int, sign_in_name: string, name: string, role: string, units: string, look: string, letter_keys: string, timer_sound: string, wires: string, must_change_password: int, is_proved: int, seen_at: string}|false $row */
+        $row = $this->getEntityManager()->getConnection()->fetchAssociative(
+            'SELECT m.id, m.sign_in_name, m.name, m.role, m.units, m.look, m.letter_keys, m.timer_sound, m.wires, m.must_change_password, s.is_proved, s.seen_at
+             FROM open_session s JOIN member m ON m.id = s.member_id WHERE s.id = ? AND s.ended_at IS NULL AND m.active = 1',
+            [$id],
+        );
+        if (false === $row) {
+            return null;
+        }
+        /** @var list<float|int> $wires */
+        $wires = json_decode($row['wires'], true, 4, \JSON_THROW_ON_ERROR);
 
-        return $session;
+        return new SessionMember(
+            $row['id'],
+            $row['sign_in_name'],
+            $row['name'],
+            Role::from($row['role']),
+            UnitSystem::from($row['units']),
+            Look::from($row['look']),
+            OnOff::from($row['letter_keys']),
+            OnOff::from($row['timer_sound']),
+            array_map(floatval(...), $wires),
+            1 === $row['must_change_password'],
+            $id,
+            1 === $row['is_proved'],
+            new \DateTimeImmutable($row['seen_at']),
+        );
     }
 
     /** Without any entity: a recording asks twice a second. */

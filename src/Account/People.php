@@ -106,6 +106,11 @@ final readonly class People
         });
     }
 
+    public function isPassword(Member $member, #[\SensitiveParameter] string $typed): bool
+    {
+        return $this->hasher->isPasswordValid($member, $typed);
+    }
+
     /** Chosen by themselves: every other session of theirs ends. */
     public function changePassword(Member $member, #[\SensitiveParameter] string $password): void
     {

@@ -16,6 +16,9 @@ final class SessionFiles extends AbstractSessionHandler implements KnownSessions
     /** s without use. */
     public const LIFE = 43200;
 
+    /** s between two notes that a session is in use. */
+    private const NOTED_EVERY = 60;
+
     public function __construct(private readonly string $runDir)
     {
     }
@@ -46,7 +49,8 @@ final class SessionFiles extends AbstractSessionHandler implements KnownSessions
 
     public function updateTimestamp(string $id, string $data): bool
     {
-        if ($this->has($id)) {
+        // Noted now and then: to the minute is fine enough for a life of half a day, and a page need not write for it.
+        if ($this->has($id) && filemtime($this->file($id)) < time() - self::NOTED_EVERY) {
             touch($this->file($id));
         }
 

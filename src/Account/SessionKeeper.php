@@ -57,11 +57,12 @@ final readonly class SessionKeeper
     #[AsEventListener]
     public function onSignOut(LogoutEvent $event): void
     {
-        $member = $event->getToken()?->getUser();
-        if (!$member instanceof Member) {
+        $user = $event->getToken()?->getUser();
+        $member = $user instanceof SessionMember ? $this->entities->find(Member::class, $user->getId()) : null;
+        if (null === $member || !$user instanceof SessionMember) {
             return;
         }
-        $this->sessions->end($member, $this->clock->now(), only: (string) $member->getSession());
+        $this->sessions->end($member, $this->clock->now(), only: $user->getSession());
         $this->kept->wipe($member);
         $this->trail->note($member->getId(), Deed::SignedOut, $member->getName());
         $response = $event->getResponse();
@@ -76,13 +77,9 @@ final readonly class SessionKeeper
     public function onTerminate(TerminateEvent $event): void
     {
         $member = $event->getRequest()->attributes->has('_firewall_context') ? $this->security->getUser() : null;
-        if (!$member instanceof Member || null === $member->getSession() || !$this->entities->isOpen()) {
-            return;
-        }
-        $session = $this->sessions->find($member->getSession());
         $now = $this->clock->now();
-        if (null !== $session && $now->getTimestamp() - $session->getSeenAt()->getTimestamp() >= self::NOTED_EVERY) {
-            $this->sessions->seen($session->getId(), $now);
+        if ($member instanceof SessionMember && $now->getTimestamp() - $member->getSeenAt()->getTimestamp() >= self::NOTED_EVERY) {
+            $this->sessions->seen($member->getSession(), $now);
         }
     }
 

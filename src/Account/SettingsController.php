@@ -38,7 +38,7 @@ final class SettingsController extends AbstractController
     public function me(Request $request, #[CurrentUser] Member $member): Response
     {
         $preferences = $this->createForm(PreferencesType::class, self::preferences($member));
-        $password = $this->createForm(ChangePasswordType::class);
+        $password = $this->createForm(ChangePasswordType::class, options: ['is_own' => fn (#[\SensitiveParameter] string $typed): bool => $this->people->isPassword($member, $typed)]);
         $changed = null;
 
         $preferences->handleRequest($request);

@@ -9,6 +9,7 @@ use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** Where a one-time link leads: its person chooses a password and is in. */
 final class WelcomeController extends AbstractController
@@ -38,10 +39,9 @@ final class WelcomeController extends AbstractController
 
     /** For a password that somebody else had chosen. */
     #[Route('/own-password', name: 'own_password', methods: ['GET', 'POST'])]
-    public function ownPassword(Request $request, People $people): Response
+    public function ownPassword(Request $request, People $people, #[CurrentUser] Member $member): Response
     {
-        $member = $this->getUser();
-        if (!$member instanceof Member || !$member->mustChangePassword()) {
+        if (!$member->mustChangePassword()) {
             return $this->redirectToRoute('me', status: Response::HTTP_SEE_OTHER);
         }
         $form = $this->createForm(OwnPasswordType::class);

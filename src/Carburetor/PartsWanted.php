@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Evidence\Derivation;
 use AwakeShed\App\Job\Job;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -13,7 +13,7 @@ use Psr\Clock\ClockInterface;
 /** Asks for parts where the work itself says that one is wanted. */
 final readonly class PartsWanted
 {
-    public function __construct(private WantedPartRepository $parts, private EntityManagerInterface $entities, private ClockInterface $clock, private Recorder $recorder)
+    public function __construct(private WantedPartRepository $parts, private EntityManagerInterface $entities, private ClockInterface $clock, private Derivation $derivation)
     {
     }
 
@@ -22,7 +22,7 @@ final readonly class PartsWanted
     {
         $this->entities->flush();
         $job->waitForParts([] !== $this->parts->waitedFor([$job->getId()]));
-        $this->recorder->recompute($job);
+        $this->derivation->recompute($job);
     }
 
     /** Once: what is wanted already, or has come, is not asked for again. Nothing is flushed. */

@@ -31,7 +31,7 @@ final class WantedPartRepository extends ServiceEntityRepository
             ->innerJoin('part.job', 'job')
             ->innerJoin('job.machine', 'machine')
             ->innerJoin('part.by', 'person')
-            ->where('job.handedBackAt IS NULL AND part.state <> :dropped')->setParameter('dropped', WantedState::Dropped)
+            ->where('job.gone = false AND part.state <> :dropped')->setParameter('dropped', WantedState::Dropped)
             ->orderBy('part.state', 'DESC')->addOrderBy('part.id')
             ->getQuery()->getResult();
 

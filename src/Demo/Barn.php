@@ -12,6 +12,7 @@ use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Device\Gauge\Scenario;
 use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\Content\WorkedOut;
+use AwakeShed\App\Evidence\Derivation;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Intake\Intake;
 use AwakeShed\App\Intake\IntakeInput;
@@ -112,6 +113,7 @@ final class Barn
         private readonly CaseFormat $format,
         private readonly Intake $intake,
         private readonly Recorder $recorder,
+        private readonly Derivation $derivation,
         private readonly JobRepository $jobs,
         private readonly PhotoStore $photos,
         private readonly Calculations $calculations,
@@ -285,7 +287,7 @@ final class Barn
         if (isset($step['want'])) {
             $this->entities->persist(new WantedPart($job, $step['want'], 1, $by, $clock->now()));
             $job->waitForParts(true);
-            $this->recorder->recompute($job);
+            $this->derivation->recompute($job);
         }
         if (isset($step['work'])) {
             $this->workOut($job, $by, $key, ...$step['work']);

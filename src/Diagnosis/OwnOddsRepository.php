@@ -29,9 +29,9 @@ final class OwnOddsRepository extends ServiceEntityRepository
     /** @return array<string, float> by path */
     public function shares(): array
     {
-        /** @var list<array{path: string, share: float}> $rows */
-        $rows = $this->createQueryBuilder('own')->select('own.path', 'own.share')->getQuery()->getArrayResult();
+        /** @var array<string, float> $shares */
+        $shares = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT path, share FROM own_odds');
 
-        return array_column($rows, 'share', 'path');
+        return $shares;
     }
 }

@@ -38,7 +38,8 @@ final readonly class ShopOdds
 
     public function model(): FaultModel
     {
-        return FaultModel::fromOdds($this->odds());
+        // Those that ship are worked out ahead, by the build.
+        return [] === $this->own->shares() ? FaultModel::shipped() : FaultModel::fromOdds($this->odds());
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
 use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
@@ -14,8 +15,11 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 #[AutoconfigureTag('controller.argument_value_resolver', ['priority' => 150])]
 final readonly class EntryResolver implements ValueResolverInterface
 {
-    public function __construct(private RecordReader $entries)
-    {
+    /** @param \Closure(): RecordReader $entries made only for an address with an entry: every request asks its resolvers */
+    public function __construct(
+        #[AutowireServiceClosure(RecordReader::class)]
+        private \Closure $entries,
+    ) {
     }
 
     /** @return iterable<Entry> */
@@ -26,6 +30,6 @@ final readonly class EntryResolver implements ValueResolverInterface
             return [];
         }
 
-        return [$this->entries->find((int) $number) ?? throw new NotFoundHttpException('There is no such entry.')];
+        return [($this->entries)()->find((int) $number) ?? throw new NotFoundHttpException('There is no such entry.')];
     }
 }

@@ -89,4 +89,9 @@ class NewEntry
 
         return $entry;
     }
+
+    public function getId(): int
+    {
+        return $this->id ?? throw new \LogicException('An entry has its number once it is saved.');
+    }
 }

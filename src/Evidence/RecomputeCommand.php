@@ -19,7 +19,7 @@ final class RecomputeCommand extends Command
 
     public function __construct(
         private readonly JobRepository $jobs,
-        private readonly Recorder $recorder,
+        private readonly Derivation $derivation,
         private readonly EntityManagerInterface $entities,
     ) {
         parent::__construct();
@@ -35,7 +35,7 @@ final class RecomputeCommand extends Command
         $done = 0;
         foreach ($this->jobs->all((bool) $input->getOption('open')) as $job) {
             $job->file();
-            $this->recorder->recompute($job);
+            $this->derivation->recompute($job);
             if (0 === ++$done % self::AT_ONCE) {
                 $this->entities->flush();
                 $this->entities->clear();

@@ -72,7 +72,7 @@ final readonly class RecordReader
         $jobs = $this->jobs->createQueryBuilder('job')
             ->addSelect('machine')
             ->innerJoin('job.machine', 'machine')
-            ->where('job.handedBackAt IS NULL AND EXISTS (SELECT entry.id FROM '.NewEntry::class.' entry WHERE entry.job = job AND entry.contentKind = :move)')->setParameter('move', ContentKind::BenchMove)
+            ->where('job.gone = false AND EXISTS (SELECT entry.id FROM '.NewEntry::class.' entry WHERE entry.job = job AND entry.contentKind = :move)')->setParameter('move', ContentKind::BenchMove)
             ->orderBy('job.id', 'DESC')->setMaxResults($most)
             ->getQuery()->getResult();
 

@@ -22,8 +22,6 @@ use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Carburetor\Bench;
 use AwakeShed\Core\Carburetor\Move;
 use AwakeShed\Core\Carburetor\PartsLedger;
-use AwakeShed\Core\Diagnosis\Assessor;
-use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
@@ -32,21 +30,18 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Core\Gate\Gatekeeper;
-use AwakeShed\Core\Line\Stations;
-use AwakeShed\Core\Money\WorkTime;
 use AwakeShed\Core\Progress\Ask;
-use AwakeShed\Core\Progress\Progression;
-use AwakeShed\Core\Schedule\Day\RemainingWork;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\ActEffects;
 use AwakeShed\Core\Stage\StagePlan;
-use AwakeShed\Core\Units\DurationUnit;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 
 /** The one way into a job's record; whoever writes sees the gates as they stand ({@see JobWriter}). */
 final readonly class Recorder
 {
+    /** @param \Closure(): Derivation $derivation made only where something is written: most pages only read */
     public function __construct(
         private EntityManagerInterface $entities,
         private RecordReader $entries,
@@ -54,13 +49,11 @@ final readonly class Recorder
         private ClockInterface $clock,
         private Vocabulary $vocabulary,
         private Gatekeeper $gatekeeper,
-        private Progression $progression,
-        private Assessor $assessor,
         private ActEffects $effects,
         private StagePlan $work,
-        private Stations $stations,
-        private Cures $cures,
-        private RemainingWork $remaining,
+        private NewsStamps $stamps,
+        #[AutowireServiceClosure(Derivation::class)]
+        private \Closure $derivation,
     ) {
     }
 
@@ -262,38 +255,23 @@ final readonly class Recorder
         });
     }
 
-    /** Makes the derived columns of a job, and of its entries, anew from what is saved of them. The job is not flushed. */
-    public function recompute(Job $job): void
-    {
-        $record = $this->open($job);
-        $unsettled = $record->unsettled();
-        foreach ($unsettled as $entry => $struck) {
-            $this->entries->strike($entry, $struck);
-        }
-        $settled = [] === $unsettled ? $record : $this->open($job);
-        $case = $settled->case();
-        $assessment = $this->assessor->assess($case);
-        $progress = $this->progression->standOf($case, $assessment);
-        $job->nowStands($progress);
-        $job->isLeft($this->remaining->of($case, $settled->acts(), $progress, $assessment));
-        $job->workedFor(WorkTime::of($case, $this->vocabulary, $this->cures)->in(DurationUnit::Minute));
-        $job->lineNow($this->stations->of($case, $assessment->faults));
-    }
-
     /** @param \Closure(Record): ?NewEntry $make null when nothing came of it */
     private function change(Job $job, Member $by, RequestKey $key, \Closure $make, bool $evenIfHandedBack = false): void
     {
-        $this->writer->write($job, $by, $key, function () use ($job, $make): null {
+        $written = $this->writer->write($job, $by, $key, function () use ($job, $make): ?int {
             $entry = $make($this->open($job));
             if (null === $entry) {
                 return null;
             }
             $this->entities->persist($entry);
             $this->entities->flush();
-            $this->recompute($job);
+            ($this->derivation)()->recompute($job);
 
-            return null;
+            return $entry->getId();
         }, $evenIfHandedBack);
+        if (null !== $written) {
+            $this->stamps->stamp($job, $written);
+        }
     }
 
     /**

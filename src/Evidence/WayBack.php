@@ -14,7 +14,7 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 /** The page a tap was made on, as the tap says it. What leads nowhere leads to the job: what was recorded stands either way. */
 final readonly class WayBack
 {
-    public function __construct(private UrlGeneratorInterface $addresses, private Vocabulary $vocabulary, private Line $line, private StagePlan $work)
+    public function __construct(private UrlGeneratorInterface $addresses, private Vocabulary $vocabulary, private StagePlan $work)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class WayBack
         $route = match ($page) {
             'gates' => ['gates', '' === $gate ? [] : ['gate' => $gate, '_fragment' => 'gate-'.$gate]],
             'tank', 'bowl' => ['fuel', ['sample' => $page]],
-            'room' => isset($this->line->rooms[$where]) ? ['room', ['room' => $where]] : null,
+            'room' => \in_array($where, Line::places(), true) ? ['room', ['room' => $where]] : null,
             'test' => isset($this->vocabulary->tests[$where]) ? ['test', ['test' => $where]] : null,
             'stage', 'now' => $this->isStage($where) ? [$page, ['stage' => $where]] : null,
             'history' => ['job_history', []],

@@ -9,7 +9,6 @@ use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\OffersReadings;
-use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -26,9 +25,7 @@ final readonly class ErrorPage
     {
     }
 
-    /** After the security system has had its say (it turns "not signed in" into the sign-in page), before Symfony's own page. */
-    #[AsEventListener(priority: -64)]
-    public function onException(ExceptionEvent $event): void
+    public function answer(ExceptionEvent $event): void
     {
         $failure = $event->getThrowable();
         [$status, $code, $detail] = $this->judge($failure);

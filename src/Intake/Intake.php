@@ -7,6 +7,7 @@ namespace AwakeShed\App\Intake;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Content\JarRead;
 use AwakeShed\App\Evidence\Content\Observed;
+use AwakeShed\App\Evidence\Derivation;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\Source;
@@ -30,6 +31,7 @@ final readonly class Intake
         private EntityManagerInterface $entities,
         private JobWriter $writer,
         private Recorder $recorder,
+        private Derivation $derivation,
         private PhotoStore $photos,
         private ClockInterface $clock,
         private Schools $schools,
@@ -118,7 +120,7 @@ final readonly class Intake
         return $this->writer->begin($job, $by, $key, function () use ($job, $fill): void {
             array_map($this->entities->persist(...), $fill($job));
             $this->entities->flush();
-            $this->recorder->recompute($job);
+            $this->derivation->recompute($job);
         });
     }
 }

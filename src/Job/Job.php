@@ -21,11 +21,19 @@ use Doctrine\ORM\Mapping as ORM;
  * and sort thousands of jobs off one index; `bin/console shed:recompute` makes it anew.
  */
 #[ORM\Entity(repositoryClass: JobRepository::class)]
-#[ORM\Index(columns: ['handed_back_at', 'stand', 'due'])]
-#[ORM\Index(columns: ['handed_back_at', 'due'])]
-#[ORM\Index(columns: ['handed_back_at', 'taken_in_at'])]
-#[ORM\Index(columns: ['handed_back_at', 'search_text', 'stand', 'due'])]
-#[ORM\Index(columns: ['handed_back_at', 'kind', 'stand', 'due'])]
+#[ORM\Index(name: 'shed_due', columns: ['gone', 'due'])]
+#[ORM\Index(name: 'shed_new', columns: ['gone', 'taken_in_at'])]
+#[ORM\Index(name: 'shed_name', columns: ['gone', 'search_text'])]
+#[ORM\Index(name: 'shed_kind_due', columns: ['gone', 'kind', 'due'])]
+#[ORM\Index(name: 'shed_kind_new', columns: ['gone', 'kind', 'taken_in_at'])]
+#[ORM\Index(name: 'shed_kind_name', columns: ['gone', 'kind', 'search_text'])]
+#[ORM\Index(name: 'shed_stand_due', columns: ['gone', 'stand', 'due'])]
+#[ORM\Index(name: 'shed_stand_new', columns: ['gone', 'stand', 'taken_in_at'])]
+#[ORM\Index(name: 'shed_stand_name', columns: ['gone', 'stand', 'search_text'])]
+#[ORM\Index(name: 'shed_kind_stand_due', columns: ['gone', 'kind', 'stand', 'due'])]
+#[ORM\Index(name: 'shed_kind_stand_new', columns: ['gone', 'kind', 'stand', 'taken_in_at'])]
+#[ORM\Index(name: 'shed_kind_stand_name', columns: ['gone', 'kind', 'stand', 'search_text'])]
+#[ORM\Index(columns: ['handed_back_at'])]
 class Job
 {
     public const LONGEST_REASON = 500;
@@ -85,6 +93,10 @@ class Job
 
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
     private ?\DateTimeImmutable $handedBackAt = null;
+
+    /** Whether it was handed back: what an index can begin with. */
+    #[ORM\Column]
+    private bool $gone = false;
 
     #[ORM\Column]
     private bool $waitsForParts = false;
@@ -319,12 +331,14 @@ class Job
     {
         $this->planned = null;
         $this->handedBackAt ??= $at;
+        $this->gone = true;
         $this->handBackReason = mb_substr(trim($reason), 0, self::LONGEST_REASON);
     }
 
     public function takeBack(): void
     {
         $this->handedBackAt = null;
+        $this->gone = false;
         $this->handBackReason = '';
     }
 

@@ -39,7 +39,7 @@ final class JobRepository extends ServiceEntityRepository
     {
         $query = $this->createQueryBuilder('job')->addSelect('machine')->innerJoin('job.machine', 'machine')->orderBy('job.id');
         if ($onlyOpen) {
-            $query->where('job.handedBackAt IS NULL');
+            $query->where('job.gone = false');
         }
         /** @var iterable<Job> $jobs */
         $jobs = $query->getQuery()->toIterable();
@@ -52,7 +52,7 @@ final class JobRepository extends ServiceEntityRepository
     {
         /** @var list<Job> */
         return $this->createQueryBuilder('job')->join('job.machine', 'machine')->addSelect('machine')
-            ->where('job.handedBackAt IS NULL')->orderBy('job.due')->addOrderBy('job.id')->setMaxResults($most)->getQuery()->getResult();
+            ->where('job.gone = false')->orderBy('job.due')->addOrderBy('job.id')->setMaxResults($most)->getQuery()->getResult();
     }
 
     /**

@@ -11,14 +11,27 @@ use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementTone;
 use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Line\Stations;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Twig\Attribute\AsTwigFunction;
 
 /** The line as the way through a job: its stations, each with what is known of it and where its work is. */
 final readonly class Rail
 {
-    public function __construct(private Recorder $recorder, private Assessor $assessor, private Line $line, private Stations $stations, private UrlGeneratorInterface $addresses)
-    {
+    /**
+     * @param \Closure(): Recorder $recorder made only for a job whose line was never written down: every page of a job has a rail
+     * @param \Closure(): Assessor $assessor
+     * @param \Closure(): Stations $stations
+     */
+    public function __construct(
+        private UrlGeneratorInterface $addresses,
+        #[AutowireServiceClosure(Recorder::class)]
+        private \Closure $recorder,
+        #[AutowireServiceClosure(Assessor::class)]
+        private \Closure $assessor,
+        #[AutowireServiceClosure(Stations::class)]
+        private \Closure $stations,
+    ) {
     }
 
     /** @return list<RailStation> in the order of the line, then what is around it */
@@ -27,14 +40,14 @@ final readonly class Rail
     {
         $line = $job->getLine();
         if ([] === $line) {
-            $case = $this->recorder->open($job)->case();
-            $line = $this->stations->of($case, $this->assessor->assess($case)->faults);
+            $case = ($this->recorder)()->open($job)->case();
+            $line = ($this->stations)()->of($case, ($this->assessor)()->assess($case)->faults);
         }
 
         return array_map(function (string $room) use ($job, $line): RailStation {
             $tone = null === Element::tryFrom($room) ? null : ElementTone::from($line[$room]['tone'] ?? ElementTone::NotLookedAt->value);
 
             return new RailStation($room, $tone, $line[$room]['made'] ?? '', $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $room]));
-        }, array_keys($this->line->rooms));
+        }, Line::places());
     }
 }

@@ -25,6 +25,7 @@ final class AfterChanges
     private const MATTERS = [Job::class, Wait::class, WantedPart::class, Mark::class, Hours::class, Absence::class, Equipment::class, Member::class];
 
     private bool $isStale = false;
+    private bool $isLookedAt = false;
 
     /** @param \Closure(): Plans $plans made only where something has changed */
     public function __construct(
@@ -41,6 +42,12 @@ final class AfterChanges
         $this->isOn = $on;
     }
 
+    /** Somebody looks at a plan that what was changed last has not come into: it is made after their answer. */
+    public function catchUp(): void
+    {
+        $this->isStale = $this->isLookedAt = true;
+    }
+
     public function onFlush(OnFlushEventArgs $flush): void
     {
         $work = $flush->getObjectManager()->getUnitOfWork();
@@ -54,10 +61,10 @@ final class AfterChanges
     #[AsEventListener(KernelEvents::TERMINATE)]
     public function afterAnswer(TerminateEvent $event): void
     {
-        if (!$this->isStale || !$this->isOn || $event->getRequest()->isMethodSafe()) {
+        if (!$this->isStale || !$this->isOn || $event->getRequest()->isMethodSafe() && !$this->isLookedAt) {
             return;
         }
-        $this->isStale = false;
+        $this->isStale = $this->isLookedAt = false;
         try {
             ($this->plans)()->replan();
         } catch (\Throwable $failed) {

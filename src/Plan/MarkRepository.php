@@ -24,7 +24,7 @@ final class MarkRepository extends ServiceEntityRepository
     {
         /** @var list<Mark> */
         return $this->createQueryBuilder('mark')->join('mark.job', 'job')->addSelect('job')->leftJoin('mark.hands', 'hands')->addSelect('hands')
-            ->where('mark.doneAt IS NULL AND job.handedBackAt IS NULL')->orderBy('mark.id')->getQuery()->getResult();
+            ->where('mark.doneAt IS NULL AND job.gone = false')->orderBy('mark.id')->getQuery()->getResult();
     }
 
     /** The open mark of a piece of work, or a new one. */

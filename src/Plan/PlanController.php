@@ -19,7 +19,7 @@ final class PlanController extends AbstractController
     /** Days that can be turned to. */
     private const DAYS = 7;
 
-    public function __construct(private readonly PlanBoards $boards, private readonly DayCharts $charts, private readonly Plans $plans)
+    public function __construct(private readonly PlanBoards $boards, private readonly DayCharts $charts, private readonly Plans $plans, private readonly AfterChanges $after)
     {
     }
 
@@ -29,6 +29,9 @@ final class PlanController extends AbstractController
         $board = $this->boards->last();
         if (null === $board) {
             return $this->render('plan/none.html.twig');
+        }
+        if ($this->plans->isBehind()) {
+            $this->after->catchUp();
         }
         $now = $this->plans->now();
         $days = $board->days(self::DAYS);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
+use AwakeShed\App\Once\Leases;
 use AwakeShed\Core\Schedule\Day\JobOdds;
 use AwakeShed\Core\Schedule\Day\Replays;
 use AwakeShed\Core\Schedule\Day\Saving;
@@ -48,10 +49,20 @@ final readonly class Plans
     /** Replays for a promise that nobody has made yet. */
     private const FEW_RUNS = 400;
 
-    private const LOCK = 'awake_shed_plan';
+    private const LEASE = 'plan';
+
+    /** s a plan is given: well above what its budget of steps takes, so that only one that died is passed by. */
+    private const GIVEN = 30;
+
+    /** s between two plans while changes keep coming. */
+    private const REST = 4;
+
+    /** s after which whoever plans leaves what still comes to others. */
+    private const LONGEST = 25;
+
     private const MOST_CHANGES = 30;
 
-    public function __construct(private WorkToPlan $work, private PlanVersionRepository $versions, private MarkRepository $marks, private EntityManagerInterface $entities, private ClockInterface $clock, private TypicalJob $typical, private Workplace $place, private string $shopTimezone)
+    public function __construct(private WorkToPlan $work, private PlanVersionRepository $versions, private MarkRepository $marks, private EntityManagerInterface $entities, private ClockInterface $clock, private TypicalJob $typical, private Workplace $place, private Leases $leases, private string $shopTimezone)
     {
     }
 
@@ -63,26 +74,42 @@ final readonly class Plans
     /**
      * Makes the plan anew. Where somebody else is at it, they are told and make another: nobody waits, and nothing that
      * was saved is missed.
+     *
+     * @param bool $waits whether to wait out somebody at it, who may have died
      */
-    public function replan(): void
+    public function replan(bool $waits = false): void
     {
         $connection = $this->entities->getConnection();
         $connection->executeStatement('INSERT INTO plan_state (id, wanted, made) VALUES (?, 1, 0) ON DUPLICATE KEY UPDATE wanted = wanted + 1', [PlanState::ONLY]);
-        while ($this->isBehind() && 1 === $connection->fetchOne('SELECT GET_LOCK(?, 0)', [self::LOCK])) {
+        $begun = hrtime(true);
+        while ($this->isBehind() && null !== ($lease = $this->leases->take(self::LEASE, self::GIVEN, $waits ? self::GIVEN + 1 : 0))) {
             try {
+                // Each plan has the time of a page for itself, where pages have one.
+                if ('0' !== \ini_get('max_execution_time')) {
+                    set_time_limit(self::GIVEN);
+                }
                 $wanted = $connection->fetchOne('SELECT wanted FROM plan_state WHERE id = ?', [PlanState::ONLY]);
                 // What was read for the last one is not what is there now.
                 $this->entities->clear();
                 $this->endWhatIsRecorded();
                 $this->make();
                 $connection->executeStatement('UPDATE plan_state SET made = ? WHERE id = ?', [$wanted, PlanState::ONLY]);
+                // Changes come in bursts: those of the next seconds are planned together.
+                if ($this->isBehind()) {
+                    sleep(self::REST);
+                }
             } finally {
-                $connection->executeQuery('SELECT RELEASE_LOCK(?)', [self::LOCK]);
+                $this->leases->give($lease);
+            }
+            if ((hrtime(true) - $begun) / 1e9 > self::LONGEST) {
+                // The worker is wanted back; the plan's own page, or the next change, takes it up.
+                break;
             }
         }
     }
 
-    private function isBehind(): bool
+    /** Whether a plan was wanted after the last one was begun. */
+    public function isBehind(): bool
     {
         return 1 === $this->entities->getConnection()->fetchOne('SELECT made < wanted FROM plan_state WHERE id = ?', [PlanState::ONLY]);
     }

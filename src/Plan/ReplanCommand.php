@@ -21,16 +21,16 @@ final class ReplanCommand extends Command
 
     protected function configure(): void
     {
-        $this->addOption('if-old', null, InputOption::VALUE_NONE, 'Only where none was made today');
+        $this->addOption('if-old', null, InputOption::VALUE_NONE, 'Only where none was made today, or what changed since is not in it');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $last = $this->plans->last();
-        if (true === $input->getOption('if-old') && null !== $last && $this->plans->moment($last, 0)->format('Y-m-d') === $this->plans->now()->format('Y-m-d')) {
+        if (true === $input->getOption('if-old') && null !== $last && !$this->plans->isBehind() && $this->plans->moment($last, 0)->format('Y-m-d') === $this->plans->now()->format('Y-m-d')) {
             return Command::SUCCESS;
         }
-        $this->plans->replan();
+        $this->plans->replan(waits: true);
         $output->writeln(\sprintf('Plan %d is made.', $this->plans->last()?->getId() ?? 0));
 
         return Command::SUCCESS;

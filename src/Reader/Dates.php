@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Reader;
 
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Contracts\Cache\CacheInterface;
+
 /** Writes dates as the reader does. Formatters are slow to make, so each is made once a request. */
 final class Dates
 {
@@ -15,7 +18,8 @@ final class Dates
     /** @var array<string, \IntlDateFormatter> by time zone */
     private array $days = [];
 
-    public function __construct(private readonly Reader $reader)
+    /** @param CacheInterface $patterns how a language writes what is asked for: slow to find out, and the same for good */
+    public function __construct(private readonly Reader $reader, #[Autowire(service: 'cache.system')] private readonly CacheInterface $patterns)
     {
     }
 
@@ -58,7 +62,7 @@ final class Dates
     private function near(\DateTimeInterface $date, string $skeleton): string
     {
         $locale = $this->reader->locale();
-        $this->near[$skeleton] ??= new \IntlDateFormatter($locale, \IntlDateFormatter::NONE, \IntlDateFormatter::NONE, $this->reader->timezone(), null, (string) (new \IntlDatePatternGenerator($locale))->getBestPattern($skeleton));
+        $this->near[$skeleton] ??= new \IntlDateFormatter($locale, \IntlDateFormatter::NONE, \IntlDateFormatter::NONE, $this->reader->timezone(), null, $this->patterns->get('dates.'.$locale.'.'.$skeleton, static fn (): string => (string) (new \IntlDatePatternGenerator($locale))->getBestPattern($skeleton)));
 
         return (string) $this->near[$skeleton]->format($date);
     }

@@ -25,13 +25,13 @@ final class ShedController extends AbstractController
             return $this->redirectToRoute('carburetor', ['job' => $label[1], 'place' => $label[2]]);
         }
 
-        $rows = $list->rows($query);
+        $page = $list->page($query);
 
         return $this->render('job/shed.html.twig', [
             'query' => $query,
-            'rows' => $rows,
+            'page' => $page,
             'now' => $clock->now(),
-            'wanted' => $wanted->waitedFor(array_column($rows, 'id')),
+            'wanted' => $wanted->waitedFor(array_column($page->rows, 'id')),
             'counts' => $list->counts($query),
             'kinds' => MachineKind::cases(),
             'stands' => array_values(array_filter(Progress::cases(), static fn (Progress $progress): bool => Progress::HandedBack !== $progress)),

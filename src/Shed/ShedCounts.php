@@ -16,19 +16,4 @@ final readonly class ShedCounts
     {
         return array_sum($this->byStand);
     }
-
-    /** How many rows the query has in all. */
-    public function matching(ShedQuery $query): int
-    {
-        return match (true) {
-            $query->handedBack => $this->handedBack,
-            null !== $query->stand => $this->byStand[$query->stand->value],
-            default => $this->inShed(),
-        };
-    }
-
-    public function pages(ShedQuery $query): int
-    {
-        return max(1, (int) ceil($this->matching($query) / ShedQuery::PAGE));
-    }
 }

@@ -16,13 +16,18 @@ final readonly class ShedQuery
 
     private const LONGEST_TEXT = 60;
 
+    /**
+     * @param int|null $after  the number of the machine after which the page begins; null for the first page
+     * @param int|null $before the number of the machine before which it ends
+     */
     public function __construct(
         public string $find = '',
         public ?MachineKind $kind = null,
         public ?Progress $stand = null,
         public bool $handedBack = false,
         public ShedSort $sort = ShedSort::Wanted,
-        public int $page = 1,
+        public ?int $after = null,
+        public ?int $before = null,
     ) {
     }
 
@@ -41,13 +46,16 @@ final readonly class ShedQuery
             return \is_string($value) ? trim($value) : '';
         };
 
+        $number = static fn (string $key): ?int => false === ($number = filter_var($text($key), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => 999_999_999]])) ? null : $number;
+
         return new self(
             mb_substr(mb_scrub($text('find')), 0, self::LONGEST_TEXT),
             MachineKind::tryFrom($text('kind')),
             Progress::tryFrom($text('stand')),
             'handed_back' === $text('stand'),
             ShedSort::tryFrom($text('sort')) ?? ShedSort::Wanted,
-            max(1, min(100_000, (int) $text('page'))),
+            $number('after'),
+            null === $number('after') ? $number('before') : null,
         );
     }
 

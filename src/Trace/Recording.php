@@ -8,6 +8,8 @@ use AwakeShed\App\Device\Gauge\Gauge;
 use AwakeShed\App\Device\Gauge\GaugeReading;
 use AwakeShed\App\Device\Gauge\SilentGauge;
 use AwakeShed\App\Device\Gauge\TraceKind;
+use AwakeShed\App\Once\HeldLease;
+use AwakeShed\App\Once\Leases;
 
 /** Reads a gauge into a trace, a handful of samples at a time. */
 final readonly class Recording
@@ -18,19 +20,20 @@ final readonly class Recording
     /** s between two savings: what a killed server can lose. */
     private const CHUNK = 0.4;
 
-    public function __construct(private Gauge $gauge, private TraceRepository $traces)
+    public function __construct(private Gauge $gauge, private TraceRepository $traces, private Leases $leases)
     {
     }
 
     /**
      * Until the gauge ends, somebody ends it, or it has gone on for so long.
      *
+     * @param list<HeldLease>                          $held    kept while it runs; who lost one ends
      * @param \Closure(list<float>, list<float>): bool $heard   told each saved handful, s and SI; false ends it
      * @param float                                    $longest s of the gauge's own time
      *
      * @throws SilentGauge
      */
-    public function run(int $trace, TraceKind $kind, string $play, \Closure $heard, float $longest = self::LONGEST): void
+    public function run(int $trace, TraceKind $kind, string $play, array $held, \Closure $heard, float $longest = self::LONGEST): void
     {
         $times = $values = [];
         $since = hrtime(true);
@@ -48,7 +51,7 @@ final readonly class Recording
                 $times[] = $reading->seconds;
                 $values[] = $reading->value;
                 if ((hrtime(true) - $since) / 1e9 >= self::CHUNK) {
-                    if (!$this->traces->append($trace, $times, $values) || !$heard($times, $values)) {
+                    if (!$this->traces->append($trace, $times, $values) || !$heard($times, $values) || !$this->leases->keep(...$held)) {
                         $times = $values = [];
                         break;
                     }

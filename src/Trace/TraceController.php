@@ -23,6 +23,8 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
+use AwakeShed\App\Once\HeldLease;
+use AwakeShed\App\Once\Leases;
 use AwakeShed\App\Spec\SpecBook;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
@@ -71,6 +73,7 @@ final class TraceController extends AbstractController
         private readonly Recorder $recorder,
         private readonly ClosedActs $closed,
         private readonly RecordingSlots $slots,
+        private readonly Leases $leases,
     ) {
     }
 
@@ -160,31 +163,26 @@ final class TraceController extends AbstractController
 
                 return;
             }
-            if (!$this->traces->claim($id)) {
-                self::send('end', '');
-
-                return;
-            }
-            if ($hasBegun) {
-                // It was broken off, by a dead server or a lost line: a gauge that begins anew is another recording.
-                $this->traces->end($id);
-                self::send('end', '');
-
-                return;
-            }
+            $claim = $this->slots->claim($id, waits: true);
+            $held = null === $claim ? [$slot] : [$slot, $claim];
             try {
-                $recording->run($id, $kind, $play, static function (array $times, array $values) use ($unit, $sessions, $session): bool {
-                    $shown = array_map(static fn (float $value): float => round($unit->fromSi($value), 4), $values);
-                    self::send('samples', json_encode(['t' => $times, 'v' => $shown], \JSON_THROW_ON_ERROR));
+                if (null !== $claim && $hasBegun) {
+                    // It was broken off, by a dead server or a lost line: a gauge that begins anew is another recording.
+                    $this->traces->end($id);
+                } elseif (null !== $claim) {
+                    $recording->run($id, $kind, $play, $held, static function (array $times, array $values) use ($unit, $sessions, $session): bool {
+                        $shown = array_map(static fn (float $value): float => round($unit->fromSi($value), 4), $values);
+                        self::send('samples', json_encode(['t' => $times, 'v' => $shown], \JSON_THROW_ON_ERROR));
 
-                    // Who is signed out hears no more of it, from the next handful on.
-                    return 0 === connection_aborted() && $sessions->isOpen($session);
-                });
+                        // Who is signed out hears no more of it, from the next handful on.
+                        return 0 === connection_aborted() && $sessions->isOpen($session);
+                    });
+                }
                 self::send('end', '');
             } catch (SilentGauge) {
                 self::send('silent', $this->translator->trans('The gauge says nothing. What it had said before is kept.'));
             } finally {
-                fclose($slot);
+                $this->leases->give(...$held);
             }
         }, headers: ['Content-Type' => 'text/event-stream', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no']);
     }
@@ -198,12 +196,16 @@ final class TraceController extends AbstractController
         $this->mayRecord($trace, $member);
         $until = hrtime(true) + (int) (1e9 * self::WITHOUT_SCRIPT);
         $slot = $this->slots->take($member);
+        $claim = null === $slot ? null : $this->slots->claim($trace->getId());
+        $held = array_values(array_filter([$slot, $claim], static fn (?HeldLease $lease): bool => null !== $lease));
         try {
-            if (null !== $slot && $this->traces->claim($trace->getId())) {
-                $recording->run($trace->getId(), $trace->getKind(), $trace->getName(), static fn (): bool => hrtime(true) < $until);
+            if (null !== $claim) {
+                $recording->run($trace->getId(), $trace->getKind(), $trace->getName(), $held, static fn (): bool => hrtime(true) < $until);
             }
         } catch (SilentGauge) {
             $this->traces->end($trace->getId());
+        } finally {
+            $this->leases->give(...$held);
         }
 
         return $this->redirectToRoute('trace', ['trace' => $trace->getId()], Response::HTTP_SEE_OTHER);

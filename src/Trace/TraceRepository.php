@@ -77,12 +77,4 @@ final class TraceRepository extends ServiceEntityRepository
     {
         $this->getEntityManager()->getConnection()->update('trace', ['state' => TraceState::Done->value], ['id' => $id]);
     }
-
-    /** @return bool whether this connection alone may record into it now; let go with the connection */
-    public function claim(int $id): bool
-    {
-        $got = $this->getEntityManager()->getConnection()->fetchOne('SELECT GET_LOCK(?, 0)', ['shed-trace-'.$id]);
-
-        return is_numeric($got) && 1 === (int) $got;
-    }
 }

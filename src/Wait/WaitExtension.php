@@ -20,7 +20,7 @@ final class WaitExtension implements ResetInterface
     #[AsTwigFunction('waiting')]
     public function waiting(): WaitingBar
     {
-        return $this->bar ??= new WaitingBar($this->waits->underWay(), $this->clock->now());
+        return $this->bar ??= new WaitingBar($this->waits->bar(), $this->clock->now());
     }
 
     public function reset(): void

@@ -7,7 +7,7 @@ namespace AwakeShed\App\Wait;
 /** What waits, as of a moment. */
 final readonly class WaitingBar
 {
-    /** @param list<Wait> $waits first ready first */
+    /** @param list<WaitLine> $waits first ready first */
     public function __construct(public array $waits, public \DateTimeImmutable $now)
     {
     }

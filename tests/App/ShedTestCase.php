@@ -9,6 +9,7 @@ use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\SessionKeeper;
 use AwakeShed\App\Account\Shop;
+use AwakeShed\App\Evidence\Derivation;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
@@ -84,7 +85,7 @@ abstract class ShedTestCase extends WebTestCase
         $job = new Job(new Machine($label, new MachineFacts($kind), 'Cabin 4', ''), $this->member(Role::Technician), new \DateTimeImmutable('2026-11-20 09:00'));
         self::entities()->persist($job);
         self::entities()->flush();
-        self::service(Recorder::class)->recompute($job);
+        self::service(Derivation::class)->recompute($job);
         self::entities()->flush();
 
         return $job;

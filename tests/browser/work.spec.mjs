@@ -145,7 +145,7 @@ test('one step at a time, with one hand', async ({ page }) => {
     }
 });
 
-test('two people on one job see what the other found within five seconds', async ({ page, browser, baseURL }) => {
+test('two people on one job see what the other found within a second or so; a page that nobody sees asks nothing', async ({ page, browser, baseURL }) => {
     await signIn(page);
     const job = await takeIn(page, { label: 'Heronbill shared mower' });
     await page.goto(`${job}/stages/path`);
@@ -154,7 +154,19 @@ test('two people on one job see what the other found within five seconds', async
     await other.goto(`${job}/line/tap`);
     await other.getByRole('button', { name: 'Shut or blocked' }).click();
     await expect(other.locator('.saved')).toBeVisible();
-    await expect(page.locator('#news')).toContainText('Fuel shutoff: Shut or blocked', { timeout: 5_500 });
+    await expect(page.locator('#news')).toContainText('Fuel shutoff: Shut or blocked', { timeout: 2_500 });
+    // One look after the other, none of them at a page that costs one.
+    const asked = [];
+    page.on('request', (request) => asked.push(new URL(request.url()).pathname));
+    await page.waitForTimeout(2_000);
+    expect(asked.length).toBeGreaterThan(0);
+    expect(asked.filter((path) => !/^\/news\/[0-9a-f]{32}$/.test(path))).toEqual([]);
+    await page.evaluate(() => Object.defineProperty(document, 'hidden', { value: true, configurable: true }));
+    await page.waitForTimeout(900);
+    asked.length = 0;
+    await page.waitForTimeout(2_000);
+    expect(asked).toEqual([]);
+    await page.evaluate(() => Object.defineProperty(document, 'hidden', { value: false, configurable: true }));
     await page.locator('#news').getByRole('link', { name: 'Show it here' }).click();
     await expect(step(page, 'path.tap').getByRole('button', { name: 'Shut or blocked' })).toHaveAttribute('aria-pressed', 'true');
     await other.context().close();

@@ -9,6 +9,7 @@ use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\App\Carburetor\WantedState;
 use AwakeShed\App\Demo\Barn;
 use AwakeShed\App\Demo\SignIn;
+use AwakeShed\App\Evidence\Derivation;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
@@ -70,7 +71,7 @@ final class NextOnlyTest extends KernelTestCase
                 $part->becomes(WantedState::Here, new \DateTimeImmutable());
             }
             $job->waitForParts(false);
-            self::service(Recorder::class)->recompute($job);
+            self::service(Derivation::class)->recompute($job);
             self::service(EntityManagerInterface::class)->flush();
 
             return 'parts came';

@@ -30,7 +30,7 @@ final class ShedTest extends ShedTestCase
         yield 'by machine' => ['/?sort=machine', ['Amber mower', 'Blue blower', 'Grey generator']];
         yield 'a percent sign is a percent sign' => ['/?find=%25', []];
         yield 'mangled addresses show the shed' => ['/?kind[]=x&stand=nowhere&sort=%00&page=-7', ['Blue blower', 'Amber mower', 'Grey generator']];
-        yield 'a page past the end is empty' => ['/?page=99', []];
+        yield 'a page that leads from no machine is the first' => ['/?after=999999999', ['Blue blower', 'Amber mower', 'Grey generator']];
     }
 
     /** @param list<string> $labels */

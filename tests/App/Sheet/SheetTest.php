@@ -15,11 +15,14 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Proving\Attempt;
 use AwakeShed\Tests\App\ShedTestCase;
+use AwakeShed\Tests\NeedsProgram;
 use Symfony\Component\Process\Process;
 
 /** What goes home with a machine on paper: derived until it is sent, kept as it was sent. */
 final class SheetTest extends ShedTestCase
 {
+    use NeedsProgram;
+
     public function testItSaysWhatWasToldFoundDoneAndWhatToWatch(): void
     {
         $this->signIn();
@@ -46,6 +49,8 @@ final class SheetTest extends ShedTestCase
         $pdf = (string) $this->browser->getResponse()->getContent();
         self::assertLessThan(700 * 1024, \strlen($pdf));
         self::assertStringContainsString('/Lang', $pdf);
+        self::needs('qpdf', 'qpdf');
+        self::needs('pdftotext', 'poppler-utils');
         $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
         file_put_contents($path, $pdf);
         (new Process(['qpdf', '--check', $path]))->mustRun();

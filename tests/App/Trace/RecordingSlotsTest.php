@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\App\Trace;
 
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Device\Gauge\TraceKind;
+use AwakeShed\App\Once\Leases;
 use AwakeShed\App\Trace\RecordingSlots;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\Tests\App\ShedTestCase;
@@ -32,7 +33,7 @@ final class RecordingSlotsTest extends ShedTestCase
         ob_end_clean();
         self::assertStringContainsString('Three recordings of yours run already', $this->browser->getInternalResponse()->getContent());
 
-        fclose($held[1]);
+        self::service(Leases::class)->give($held[1]);
         self::assertNotNull($slots->take($technician));
     }
 }

@@ -9,6 +9,7 @@ use AwakeShed\App\Device\Gauge\Gauge;
 use AwakeShed\App\Device\Gauge\GaugeReading;
 use AwakeShed\App\Device\Gauge\SilentGauge;
 use AwakeShed\App\Device\Gauge\TraceKind;
+use AwakeShed\App\Once\Leases;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Trace\Recording;
 use AwakeShed\App\Trace\Trace;
@@ -103,7 +104,7 @@ final class TracePagesTest extends ShedTestCase
         $this->signIn();
         $trace = $this->begun();
         $heard = 0;
-        $this->recording(self::playing(Shapes::needle(20)))->run($trace->getId(), TraceKind::Needle, '', static function (array $times) use (&$heard): bool {
+        $this->recording(self::playing(Shapes::needle(20)))->run($trace->getId(), TraceKind::Needle, '', [], static function (array $times) use (&$heard): bool {
             $heard += \count($times);
 
             return true;
@@ -124,7 +125,7 @@ final class TracePagesTest extends ShedTestCase
             throw new SilentGauge('Unplugged.');
         };
         try {
-            $this->recording($gauge)->run($trace->getId(), TraceKind::Needle, '', static fn (): bool => true);
+            $this->recording($gauge)->run($trace->getId(), TraceKind::Needle, '', [], static fn (): bool => true);
             self::fail('Nobody said so.');
         } catch (SilentGauge) {
         }
@@ -142,7 +143,7 @@ final class TracePagesTest extends ShedTestCase
                 yield new GaugeReading(0.5 * $n, 1.0);
             }
         };
-        $this->recording($endless)->run($trace->getId(), TraceKind::Needle, '', static fn (): bool => true);
+        $this->recording($endless)->run($trace->getId(), TraceKind::Needle, '', [], static fn (): bool => true);
         self::entities()->clear();
         self::assertEqualsWithDelta(180, (self::service(TraceRepository::class)->find($trace->getId()) ?? self::fail())->series()->duration(), 1);
     }
@@ -232,7 +233,7 @@ final class TracePagesTest extends ShedTestCase
             {
                 return ($this->readings)();
             }
-        }, self::service(TraceRepository::class));
+        }, self::service(TraceRepository::class), self::service(Leases::class));
     }
 
     /**

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Shed;
+
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Shed\ShedList;
+use AwakeShed\App\Shed\ShedPage;
+use AwakeShed\App\Shed\ShedQuery;
+use AwakeShed\App\Shed\ShedRow;
+use AwakeShed\App\Shed\ShedSort;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Progress\Progress;
+use AwakeShed\Tests\App\ShedTestCase;
+
+final class ShedListTest extends ShedTestCase
+{
+    private const MACHINES = 131;
+
+    /** @return iterable<string, ShedQuery> */
+    private static function questions(): iterable
+    {
+        foreach (ShedSort::cases() as $sort) {
+            foreach ([null, MachineKind::Generator] as $kind) {
+                foreach ([null, Progress::TakenIn] as $stand) {
+                    yield \sprintf('%s, %s, %s', $sort->value, $kind->value ?? 'any kind', $stand->value ?? 'anywhere') => new ShedQuery(kind: $kind, stand: $stand, sort: $sort);
+                }
+                yield \sprintf('%s, %s, gone', $sort->value, $kind->value ?? 'any kind') => new ShedQuery(kind: $kind, handedBack: true, sort: $sort);
+            }
+        }
+    }
+
+    /** Through all pages and back: every machine once, in its order, however many are wanted on the same day. */
+    public function testEveryPageFollowsTheOneBefore(): void
+    {
+        $all = $this->shedful();
+        foreach (self::questions() as $said => $query) {
+            $wanted = self::answer($all, $query);
+            [$there, $page] = $this->walk($query);
+            self::assertSame($wanted, $there, $said);
+            self::assertSame($wanted, $this->walkBack($query, $page), $said);
+        }
+        self::assertGreaterThan(2 * ShedQuery::PAGE, \count(self::answer($all, new ShedQuery())), 'One page would prove nothing.');
+    }
+
+    /** Read in the order of its own index, from where the page begins: nothing is sorted, and nothing passed over. */
+    public function testNoPageIsSortedOrCountedTo(): void
+    {
+        $from = array_values($this->shedful())[30]->getId();
+        foreach (self::questions() as $query) {
+            foreach ([$query, $this->beside($query, after: $from), $this->beside($query, before: $from)] as $asked) {
+                [$sql, $values] = self::service(ShedList::class)->statement($asked);
+                self::assertSame(1, preg_match('/FORCE INDEX \((\w+)\)/', $sql, $index));
+                foreach (self::entities()->getConnection()->fetchAllAssociative('EXPLAIN '.$sql, $values) as $step) {
+                    self::assertIsString($step['Extra']);
+                    self::assertStringNotContainsString('filesort', $step['Extra'], $sql);
+                    self::assertStringNotContainsString('temporary', $step['Extra'], $sql);
+                    self::assertContains($step['type'], 'j' === $step['table'] ? ['ref', 'range'] : ['eq_ref'], $sql);
+                    self::assertSame('j' === $step['table'] ? $index[1] : 'PRIMARY', $step['key'], $sql);
+                }
+            }
+        }
+    }
+
+    public function testCountsAreKeptAsMachinesComeMoveAndGo(): void
+    {
+        $jobs = array_values($this->shedful());
+        $this->assertCounted();
+        $this->found($jobs[1], Finding::observed('look.oil_smell', 'gas'));
+        $jobs[2]->handBack(new \DateTimeImmutable());
+        $jobs[3]->handBack(new \DateTimeImmutable());
+        self::entities()->flush();
+        $jobs[3]->takeBack();
+        self::entities()->flush();
+        $this->assertCounted();
+        self::entities()->remove($jobs[4]);
+        self::entities()->flush();
+        $this->assertCounted();
+        // Whatever writes there is counted, not the application alone.
+        self::entities()->getConnection()->executeStatement("UPDATE job SET kind = 'mower' WHERE kind = 'generator'");
+        $this->assertCounted();
+        self::assertSame(0, self::service(ShedList::class)->counts(new ShedQuery(kind: MachineKind::Generator))->inShed());
+    }
+
+    private function assertCounted(): void
+    {
+        /** @var array<string, int> $counted */
+        $counted = self::entities()->getConnection()->fetchAllKeyValue("SELECT CONCAT_WS('/', gone, kind, stand), COUNT(*) FROM job GROUP BY gone, kind, stand ORDER BY 1");
+        $kept = self::entities()->getConnection()->fetchAllKeyValue("SELECT CONCAT_WS('/', gone, kind, stand), SUM(machines) FROM job_count GROUP BY gone, kind, stand HAVING SUM(machines) <> 0 ORDER BY 1");
+        self::assertNotSame([], $counted);
+        self::assertEquals($counted, $kept);
+        $counts = self::service(ShedList::class)->counts(new ShedQuery());
+        self::assertSame(array_sum(array_filter($counted, static fn (string $of): bool => str_starts_with($of, '0'), \ARRAY_FILTER_USE_KEY)), $counts->inShed());
+        self::assertSame(array_sum(array_filter($counted, static fn (string $of): bool => str_starts_with($of, '1'), \ARRAY_FILTER_USE_KEY)), $counts->handedBack);
+    }
+
+    /** @return array{list<int>, ShedPage} what is shown on the way to the last page, and that one */
+    private function walk(ShedQuery $query): array
+    {
+        $page = self::service(ShedList::class)->page($query);
+        self::assertFalse($page->isBefore);
+        $there = self::numbers($page);
+        while ($page->isAfter) {
+            self::assertCount(ShedQuery::PAGE, $page->rows);
+            $page = self::service(ShedList::class)->page($this->beside($query, after: self::numbers($page)[ShedQuery::PAGE - 1]));
+            self::assertTrue($page->isBefore);
+            $there = [...$there, ...self::numbers($page)];
+        }
+
+        return [$there, $page];
+    }
+
+    /** @return list<int> what is shown on the way from a page to the first */
+    private function walkBack(ShedQuery $query, ShedPage $page): array
+    {
+        $back = self::numbers($page);
+        while ($page->isBefore) {
+            $page = self::service(ShedList::class)->page($this->beside($query, before: self::numbers($page)[0]));
+            self::assertTrue($page->isAfter);
+            $back = [...self::numbers($page), ...$back];
+        }
+
+        return $back;
+    }
+
+    /**
+     * @param array<int, Job> $jobs
+     *
+     * @return list<int> their numbers as they are to be shown, sorted without any database
+     */
+    private static function answer(array $jobs, ShedQuery $query): array
+    {
+        $jobs = array_filter($jobs, static fn (Job $job): bool => $job->isHandedBack() === $query->handedBack
+            && (null === $query->kind || $job->getMachine()->getKind() === $query->kind)
+            && (null === $query->stand || $job->getStand() === $query->stand));
+        $key = static fn (Job $job): array => match ($query->sort) {
+            ShedSort::Wanted => [$job->getWantedBy()?->format('Y-m-d') ?? '9', $job->getId()],
+            ShedSort::Newest => [-$job->getTakenInAt()->getTimestamp(), -$job->getId()],
+            ShedSort::Machine => [mb_strtolower($job->getMachine()->getLabel()), $job->getId()],
+        };
+        usort($jobs, static fn (Job $a, Job $b): int => $key($a) <=> $key($b));
+
+        return array_map(static fn (Job $job): int => $job->getId(), $jobs);
+    }
+
+    /** @return array<int, Job> every other one a generator, of every eighth one gone, on five days */
+    private function shedful(): array
+    {
+        $jobs = [];
+        for ($n = 0; $n < self::MACHINES; ++$n) {
+            $job = new Job(new Machine(\sprintf('Machine %02d', $n * 7 % 40), new MachineFacts(0 === $n % 2 ? MachineKind::Generator : MachineKind::Mower), 'Cabin 4', ''), $this->member(Role::Technician), new \DateTimeImmutable('2026-11-20 09:0'.$n % 4));
+            $job->wantedFor(0 === $n % 4 ? null : new \DateTimeImmutable('2026-12-0'.(1 + $n % 5)), '');
+            if (0 === $n % 8) {
+                $job->handBack(new \DateTimeImmutable('2026-11-21'));
+            }
+            self::entities()->persist($job);
+            $jobs[] = $job;
+        }
+        self::entities()->flush();
+
+        return array_combine(array_map(static fn (Job $job): int => $job->getId(), $jobs), $jobs);
+    }
+
+    private function beside(ShedQuery $query, ?int $after = null, ?int $before = null): ShedQuery
+    {
+        return new ShedQuery($query->find, $query->kind, $query->stand, $query->handedBack, $query->sort, $after, $before);
+    }
+
+    /** @return list<int> */
+    private static function numbers(ShedPage $page): array
+    {
+        return array_map(static fn (ShedRow $row): int => $row->id, $page->rows);
+    }
+}
