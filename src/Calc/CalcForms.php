@@ -154,31 +154,14 @@ final readonly class CalcForms
         $typed = [];
         foreach ($form as $name => $field) {
             $text = $field->getViewData();
-            if ($field->count() > 0) {
-                // Chips: what is ticked, by its value.
-                $ticked = array_values(array_filter(array_map(
-                    static fn (FormInterface $chip): ?string => true === $chip->getData() ? self::valueOf($chip) : null,
-                    iterator_to_array($field, false),
-                ), is_string(...)));
-                $typed[$name] = true === $field->getConfig()->getOption('multiple') ? $ticked : ($ticked[0] ?? '');
-            } elseif (\is_string($text)) {
+            if (\is_string($text)) {
                 $typed[$name] = $text;
+            } elseif (\is_array($text)) {
+                $typed[$name] = array_values(array_filter($text, is_string(...)));
             }
         }
 
         return $typed;
-    }
-
-    /**
-     * @template T
-     *
-     * @param FormInterface<T> $chip
-     */
-    private static function valueOf(FormInterface $chip): ?string
-    {
-        $value = $chip->getConfig()->getOption('value');
-
-        return \is_string($value) ? $value : null;
     }
 
     /** What the job says already: the school it follows, or how its machine is built. */

@@ -19,6 +19,7 @@ use Doctrine\ORM\Mapping as ORM;
  */
 #[ORM\Entity, ORM\Table('entry')]
 #[ORM\Index(columns: ['content_kind'])]
+#[ORM\Index(name: 'entry_of_job', columns: ['job_id'])]
 class NewEntry
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -23,9 +23,10 @@ use Doctrine\DBAL\Types\Types;
  */
 final readonly class RecordReader
 {
-    private const ROWS = <<<'SQL'
-        SELECT entry.id, member.name AS by_name, member.sign_in_name AS by_sign_in, entry.at, entry.kind, entry.source, entry.target_id, entry.struck, entry.content_kind, entry.content
-        FROM entry INNER JOIN member ON member.id = entry.by_id
+    /** In this order of tables, by this index: read otherwise, the entries are put into a table of their own and sorted. */
+    public const ROWS = <<<'SQL'
+        SELECT STRAIGHT_JOIN entry.id, member.name AS by_name, member.sign_in_name AS by_sign_in, entry.at, entry.kind, entry.source, entry.target_id, entry.struck, entry.content_kind, entry.content
+        FROM entry FORCE INDEX (entry_of_job) INNER JOIN member FORCE INDEX (PRIMARY) ON member.id = entry.by_id
         WHERE entry.job_id = ? ORDER BY entry.id
         SQL;
 

@@ -9,7 +9,8 @@ use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
 use Symfony\Component\OptionsResolver\OptionsResolver;
 
 /**
- * A choice by touch: every option lies open as a button of its own.
+ * A choice by touch: every option lies open as a button of its own. It is one field that is drawn as many: a form for
+ * each of them, as "expanded" makes, was a fifth of the time of a page of chips.
  *
  * @extends AbstractType<mixed>
  */
@@ -17,7 +18,7 @@ final class ChipsType extends AbstractType
 {
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['expanded' => true, 'required' => false, 'placeholder' => false]);
+        $resolver->setDefaults(['required' => false, 'placeholder' => false]);
     }
 
     public function getParent(): string

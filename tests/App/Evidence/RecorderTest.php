@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Evidence\ClosedTest;
 use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\Evidence\RecordReader;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\StaleEntry;
 use AwakeShed\App\Job\ClosedJob;
@@ -19,6 +20,22 @@ use AwakeShed\Tests\App\ShedTestCase;
 
 final class RecorderTest extends ShedTestCase
 {
+    /** However long it is, a record is read in its order by its own index: nothing is put aside and sorted. */
+    public function testARecordIsReadWithoutSortingIt(): void
+    {
+        $job = $this->job();
+        foreach (range(1, 40) as $_) {
+            $this->found($job, Finding::observed('look.oil_smell', 'gas'));
+        }
+        $steps = self::entities()->getConnection()->fetchAllAssociative('EXPLAIN '.RecordReader::ROWS, [$job->getId()]);
+        self::assertSame(['entry', 'member'], array_column($steps, 'table'));
+        self::assertSame(['entry_of_job', 'PRIMARY'], array_column($steps, 'key'));
+        foreach ($steps as $step) {
+            self::assertIsString($step['Extra']);
+            self::assertDoesNotMatchRegularExpression('/filesort|temporary/', $step['Extra']);
+        }
+    }
+
     public function testRecordsAndWorksOutWhereTheJobStands(): void
     {
         $job = $this->job();
