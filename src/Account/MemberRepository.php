@@ -39,11 +39,6 @@ final class MemberRepository extends ServiceEntityRepository
         return false;
     }
 
-    public function lockOwners(): void
-    {
-        $this->getEntityManager()->getConnection()->fetchFirstColumn('SELECT id FROM member WHERE role = ? FOR UPDATE', [Role::Owner->value]);
-    }
-
     /** Active ones, as the transaction sees them. */
     public function countOwners(): int
     {

@@ -7,7 +7,7 @@ namespace AwakeShed\App\Account;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Once\Transaction;
-use Doctrine\DBAL\LockMode;
+use AwakeShed\App\Once\Turns;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -15,9 +15,13 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 /** Keeps the list of people: every change under a lock that never leaves the shed without an owner, and on the trail. */
 final readonly class People
 {
+    /** The turn at who is an owner. */
+    private const OWNERS = 'owners';
+
     public function __construct(
         private EntityManagerInterface $entities,
         private Transaction $transaction,
+        private Turns $turns,
         private MemberRepository $members,
         private OpenSessionRepository $sessions,
         private KeptForms $kept,
@@ -115,7 +119,7 @@ final readonly class People
     public function changePassword(Member $member, #[\SensitiveParameter] string $password): void
     {
         $this->transaction->run(function () use ($member, $password): void {
-            $this->entities->lock($member, LockMode::PESSIMISTIC_WRITE);
+            $this->turns->hold($member);
             $member->changePassword($this->hasher->hashPassword($member, $password));
             $this->sessions->end($member, $this->clock->now(), but: $member->getSession() ?? '');
             $this->trail->note($member->getId(), Deed::PasswordChanged, $member->getName());
@@ -129,7 +133,7 @@ final readonly class People
     }
 
     /**
-     * Every owner's row is held while one of them changes, so that two who demote each other come one after the other.
+     * The owners have one turn among them, so that two who demote each other come one after the other.
      *
      * @param \Closure(): void $change
      *
@@ -139,9 +143,8 @@ final readonly class People
     {
         try {
             $this->transaction->run(function () use ($person, $change): void {
-                $this->members->lockOwners();
-                $this->entities->lock($person, LockMode::PESSIMISTIC_WRITE);
-                $this->entities->refresh($person);
+                $this->turns->hold(self::OWNERS);
+                $this->turns->take($person);
                 $change();
                 $this->entities->flush();
                 if (0 === $this->members->countOwners()) {

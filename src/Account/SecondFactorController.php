@@ -8,8 +8,8 @@ use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\Transaction;
+use AwakeShed\App\Once\Turns;
 use AwakeShed\App\Presentation\QrCode;
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -29,6 +29,7 @@ final class SecondFactorController extends AbstractController
     public function __construct(
         private readonly EntityManagerInterface $entities,
         private readonly Transaction $transaction,
+        private readonly Turns $turns,
         private readonly OpenSessionRepository $sessions,
         private readonly RateLimiterFactoryInterface $secondFactorLimiter,
         private readonly Seal $seal,
@@ -115,12 +116,11 @@ final class SecondFactorController extends AbstractController
         ], new Response(status: null === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
-    /** Under the person's row, so that one code opens one session. */
+    /** In the person's turn, so that one code opens one session. */
     private function isGood(Member $member, #[\SensitiveParameter] string $code): bool
     {
         return $this->transaction->run(function () use ($member, $code): bool {
-            $this->entities->lock($member, LockMode::PESSIMISTIC_WRITE);
-            $this->entities->refresh($member);
+            $this->turns->take($member);
             $factor = $member->secondFactor();
             $secret = $this->seal->open($factor->getSealed());
             $step = null === $secret ? null : Totp::step($secret, $code, $this->clock->now()->getTimestamp());

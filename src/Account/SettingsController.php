@@ -8,11 +8,10 @@ use AwakeShed\App\Form\ChangedSince;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\Transaction;
+use AwakeShed\App\Once\Turns;
 use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\Core\Units\Length;
-use Doctrine\DBAL\LockMode;
-use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormInterface;
@@ -27,8 +26,8 @@ final class SettingsController extends AbstractController
     public function __construct(
         private readonly People $people,
         private readonly OpenSessionRepository $sessions,
-        private readonly EntityManagerInterface $entities,
         private readonly Transaction $transaction,
+        private readonly Turns $turns,
         private readonly SideBySide $sideBySide,
         private readonly ClockInterface $clock,
     ) {
@@ -90,8 +89,7 @@ final class SettingsController extends AbstractController
     private function prefer(Member $member, FormInterface $form): void
     {
         $this->transaction->run(function () use ($member, $form): void {
-            $this->entities->lock($member, LockMode::PESSIMISTIC_WRITE);
-            $this->entities->refresh($member);
+            $this->turns->take($member);
             $chosen = $form->getData();
             $this->sideBySide->demandUnchanged($form, $this->createForm(PreferencesType::class, $chosen), $this->createForm(PreferencesType::class, self::preferences($member)));
             $member->prefer($chosen['units'], $chosen['look']);

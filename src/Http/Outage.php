@@ -22,9 +22,9 @@ enum Outage: string
     /**
      * MariaDB's own numbers, for what its driver does not sort by itself: the server goes down (1053), the statement
      * was cut short (1317, 1969), the connection was killed (1927) or lost while it was read from (2006, 2013), too
-     * many are connected (1040).
+     * many are connected (1040); a node has lost the others of its cluster (1047).
      */
-    private const LOST = [1040, 1053, 1317, 1927, 1969, 2002, 2006, 2013];
+    private const LOST = [1040, 1047, 1053, 1317, 1927, 1969, 2002, 2006, 2013];
 
     /** MariaDB: table full (1114), no room on the disk (1021), error while writing (3), write to a log failed (1026). */
     private const FULL = [3, 1021, 1026, 1114];

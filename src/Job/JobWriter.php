@@ -7,23 +7,23 @@ namespace AwakeShed\App\Job;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
-use Doctrine\DBAL\LockMode;
+use AwakeShed\App\Once\Turns;
 use Doctrine\ORM\EntityManagerInterface;
 
 /**
  * The one way to write anything of a job: findings, acts, moves, waits, waste, photos, wanted parts, recordings.
  *
- * Each call is one transaction that holds the job's row, so two people at one machine write one after the other; it
+ * Each call is one transaction in the job's turn, so two people at one machine write one after the other; it
  * refuses a machine that went home, and does its work at most once per request key.
  */
 final readonly class JobWriter
 {
-    public function __construct(private EntityManagerInterface $entities, private OncePerKey $once)
+    public function __construct(private EntityManagerInterface $entities, private Turns $turns, private OncePerKey $once)
     {
     }
 
     /**
-     * @param \Closure(): (int|null) $change told nothing; the job is as the database has it under the lock
+     * @param \Closure(): (int|null) $change told nothing; the job is as the database has it in its turn
      *
      * @return int|null what the change, or the first with this key, returned
      *
@@ -32,8 +32,7 @@ final readonly class JobWriter
     public function write(Job $job, Member $by, RequestKey $key, \Closure $change, bool $evenIfHandedBack = false): ?int
     {
         return $this->once->run($key, $by->getId(), function () use ($job, $change, $evenIfHandedBack): ?int {
-            $this->entities->lock($job, LockMode::PESSIMISTIC_WRITE);
-            $this->entities->refresh($job);
+            $this->turns->take($job);
             if ($job->isHandedBack() && !$evenIfHandedBack) {
                 throw new ClosedJob();
             }

@@ -9,10 +9,10 @@ use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Carburetor\WantedState;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Money\Charge;
+use AwakeShed\App\Once\Turns;
 use AwakeShed\Core\Money\BillLine;
 use AwakeShed\Core\Money\LineKind;
 use AwakeShed\Core\Units\Money;
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 
@@ -22,7 +22,7 @@ final readonly class PartsShelf
     private const MOST = 500;
     private const MOVES = 20;
 
-    public function __construct(private EntityManagerInterface $entities, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $entities, private Turns $turns, private ClockInterface $clock)
     {
     }
 
@@ -72,11 +72,10 @@ final readonly class PartsShelf
         return $moves;
     }
 
-    /** They come, or go. Nothing is flushed; the row is held until it is. */
+    /** They come, or go. Nothing is flushed; their turn lasts until it is. */
     public function move(ShelfPart $part, int $by, ?Job $job, Member $who): void
     {
-        $this->entities->lock($part, LockMode::PESSIMISTIC_WRITE);
-        $this->entities->refresh($part);
+        $this->turns->take($part);
         $part->move($by);
         $this->entities->persist(new ShelfMove($part, $by, $job, $who, $this->clock->now()));
     }

@@ -12,6 +12,7 @@ use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Once\Transaction;
+use AwakeShed\App\Once\Turns;
 use AwakeShed\App\School\Schools;
 use AwakeShed\Core\Evidence\Vocabulary;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
@@ -35,6 +36,7 @@ final class FirstOwnerController extends AbstractController
         private readonly OpeningCode $code,
         private readonly Vocabulary $vocabulary,
         private readonly Transaction $transaction,
+        private readonly Turns $turns,
         private readonly EntityManagerInterface $entities,
         private readonly People $people,
         private readonly Schools $schools,
@@ -65,9 +67,9 @@ final class FirstOwnerController extends AbstractController
                         $shop = new Shop((string) $input->shop, (string) $input->place, $input->units ?? throw new \LogicException('A valid form has units.'), false, $this->clock->now());
                         $this->entities->persist($shop);
                     }
-                    // Of two who send this at once, the second finds the shop's only row taken.
                     $this->entities->flush();
-                    $this->entities->getConnection()->fetchOne('SELECT id FROM shop WHERE id = ? FOR UPDATE', [Shop::ONLY]);
+                    // Of two who send this at once, the second comes after the first.
+                    $this->turns->hold($shop);
                     if ($this->members->hasAnybody()) {
                         throw $this->createNotFoundException('Somebody was faster.');
                     }

@@ -16,9 +16,8 @@ use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\OncePerKey;
+use AwakeShed\App\Once\Turns;
 use AwakeShed\App\Reader\UnitSystem;
-use Doctrine\DBAL\LockMode;
-use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -31,7 +30,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted(Role::OWNER_NAME)]
 final class ShopController extends AbstractController
 {
-    public function __construct(private readonly Shops $shops, private readonly OncePerKey $once, private readonly EntityManagerInterface $entities, private readonly Trail $trail, private readonly SideBySide $sideBySide)
+    public function __construct(private readonly Shops $shops, private readonly OncePerKey $once, private readonly Turns $turns, private readonly Trail $trail, private readonly SideBySide $sideBySide)
     {
     }
 
@@ -45,8 +44,7 @@ final class ShopController extends AbstractController
         if ($form->isSubmitted() && $form->isValid()) {
             try {
                 $this->once->run(RequestKeyExtension::keyOf($form, $request), $owner->getId(), function () use ($shop, $form, $owner): null {
-                    $this->entities->lock($shop, LockMode::PESSIMISTIC_WRITE);
-                    $this->entities->refresh($shop);
+                    $this->turns->take($shop);
                     /** @var array{name: string, place: string|null, units: UnitSystem, standIns: OnOff} $said */
                     $said = $form->getData();
                     $before = self::said($shop);

@@ -14,10 +14,10 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Once\Turns;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -43,6 +43,7 @@ final class SpecController extends AbstractController
         private readonly SpecBookFile $file,
         private readonly OncePerKey $once,
         private readonly EntityManagerInterface $entities,
+        private readonly Turns $turns,
         private readonly TranslatorInterface $translator,
         private readonly SideBySide $sideBySide,
         private readonly Trail $trail,
@@ -90,7 +91,8 @@ final class SpecController extends AbstractController
         $this->once->run($key, $member->getId(), function () use ($read, $member): null {
             $this->trail->note($member->getId(), Deed::SpecBookRead, implode(', ', array_keys($read)));
             $known = [];
-            foreach ($this->pages->byNameLocked() as $page) {
+            $this->turns->hold(SpecPageRepository::BOOK);
+            foreach ($this->pages->byNameAnew() as $page) {
                 $known[self::keyOf($page->getName())] = $page;
             }
             foreach ($read as $name => ['kind' => $kind, 'values' => $values]) {
@@ -197,7 +199,7 @@ final class SpecController extends AbstractController
     {
         $this->once->run($key, $member->getId(), function () use ($page, $input, $form, $member): null {
             if (null !== $page) {
-                $this->entities->lock($page, LockMode::PESSIMISTIC_WRITE);
+                $this->turns->hold(SpecPageRepository::BOOK);
                 $this->entities->refresh($page);
                 $this->sideBySide->demandUnchanged($form, $this->createForm(SpecPageType::class, $input), $this->createForm(SpecPageType::class, SpecPageInput::fromPage($page)));
                 $page->call((string) $input->name, $input->kind);

@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace AwakeShed\App\Spec;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\Query;
 use Doctrine\Persistence\ManagerRegistry;
 
 /** @extends ServiceEntityRepository<SpecPage> */
 final class SpecPageRepository extends ServiceEntityRepository
 {
+    /** The turn at the pages, which are written as one book. */
+    public const BOOK = 'spec book';
+
     public function __construct(ManagerRegistry $registry)
     {
         parent::__construct($registry, SpecPage::class);
@@ -23,12 +25,11 @@ final class SpecPageRepository extends ServiceEntityRepository
         return $this->findBy([], ['name' => 'ASC']);
     }
 
-    /** @return list<SpecPage> as they stand now, held until the transaction ends */
-    public function byNameLocked(): array
+    /** @return list<SpecPage> as they stand now, whatever was read before */
+    public function byNameAnew(): array
     {
         /** @var list<SpecPage> $pages */
-        $pages = $this->createQueryBuilder('page')->orderBy('page.name')->getQuery()
-            ->setHint(Query::HINT_REFRESH, true)->setLockMode(LockMode::PESSIMISTIC_WRITE)->getResult();
+        $pages = $this->createQueryBuilder('page')->orderBy('page.name')->getQuery()->setHint(Query::HINT_REFRESH, true)->getResult();
 
         return $pages;
     }
