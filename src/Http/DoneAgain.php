@@ -55,13 +55,8 @@ final readonly class DoneAgain implements HttpKernelInterface, TerminableInterfa
                 return $this->kernel->handle($now, $type, $catch);
             } catch (TryAgain $again) {
                 $handlings = $now->attributes->getInt(self::HANDLINGS) + 1;
-                if ($now->hasSession(true) && $now->getSession()->isStarted()) {
-                    // It is opened anew by the next handling.
-                    $now->getSession()->save();
-                }
                 usleep(1000 * $again->milliseconds);
-                $this->services->reset();
-                $now = $request->duplicate(attributes: [self::HANDLINGS => $handlings]);
+                $now = $this->anew($now, $handlings);
             }
         }
     }
@@ -86,6 +81,20 @@ final readonly class DoneAgain implements HttpKernelInterface, TerminableInterfa
         if (null !== $pause) {
             throw new TryAgain($failure, $pause);
         }
+    }
+
+    /** The same request, and nothing else of what was. */
+    private function anew(Request $request, int $handlings): Request
+    {
+        $session = $request->hasSession() ? $request->getSession() : null;
+        if (true === $session?->isStarted()) {
+            $session->save();
+        }
+        $this->services->reset();
+        // PHP has forgotten which session it was, and would begin another.
+        $session?->setId($request->cookies->getString($session->getName()));
+
+        return $request->duplicate(attributes: [self::HANDLINGS => $handlings]);
     }
 
     private static function lost(\Throwable $failure): bool
