@@ -111,8 +111,9 @@ switch (true) {
         break;
     case '' === $key && 'POST' === $method && isset($asked['delete']):
         $names = simplexml_load_string((string) file_get_contents('php://input'));
-        foreach (false === $names ? [] : $names->Object as $object) {
-            @unlink(named('SHED_BUCKET').'/'.$object->Key);
+        $keys = false === $names ? null : $names->xpath("//*[local-name()='Key']");
+        foreach (is_array($keys) ? $keys : [] as $name) {
+            @unlink(named('SHED_BUCKET').'/'.$name);
         }
         header('Content-Type: application/xml');
         echo '<?xml version="1.0" encoding="UTF-8"?><DeleteResult/>';

@@ -65,7 +65,7 @@ runs_anywhere() { local node; for node in $nodes; do if runs "$cluster/$node/db/
 # How far the node of this folder was when it ended, "uuid:number"; a killed one has it only in its tables.
 position() {
     mariadbd --no-defaults --user="$(database_user)" --datadir="$run/mariadb" --socket="$(sockets)/db/recover.sock" --skip-networking \
-        --wsrep-on=ON --wsrep-provider="$galera" --log-bin-trust-function-creators=ON --wsrep-recover 2>&1 | sed -n 's/.*Recovered position: *\([^ ]*\).*/\1/p' | tail -n 1
+        --wsrep-on=ON --wsrep-provider="$galera" --wsrep-cluster-address="gcomm://$(among)" --binlog-format=ROW --innodb-autoinc-lock-mode=2 --wsrep-recover 2>&1 | sed -n 's/.*Recovered position: *\([^ ]*\).*/\1/p' | tail -n 1 || true
 }
 
 # The node that saw most, where none runs and none was closed as the last one.
@@ -90,8 +90,8 @@ start_node() { # node [first]
         --wsrep-on=ON --wsrep-provider="$galera" --wsrep-cluster-name=awake-shed --wsrep-cluster-address="$address"
         --wsrep-node-name="node$1" --wsrep-node-address=127.0.0.1 --wsrep-node-incoming-address="127.0.0.1:$db_port"
         --wsrep-sst-method=rsync --wsrep-sst-receive-address="127.0.0.1:$(port "$1" 6)"
-        # A node that is gone is given up after two seconds: so long nobody's commit is answered.
-        --wsrep-provider-options="gmcast.listen_addr=tcp://127.0.0.1:$(port "$1" 4);ist.recv_addr=127.0.0.1:$(port "$1" 5);evs.keepalive_period=PT0.3S;evs.inactive_check_period=PT0.3S;evs.suspect_timeout=PT2S;evs.inactive_timeout=PT3S;evs.install_timeout=PT3S;gcache.size=64M"
+        # A node that is gone is given up after a second: so long nobody's commit is answered.
+        --wsrep-provider-options="gmcast.listen_addr=tcp://127.0.0.1:$(port "$1" 4);ist.recv_addr=127.0.0.1:$(port "$1" 5);evs.keepalive_period=PT0.2S;evs.inactive_check_period=PT0.2S;evs.suspect_timeout=PT1S;evs.inactive_timeout=PT4S;gcache.size=64M"
         # Triggers count machines: what they do goes to the others as rows.
         --log-bin-trust-function-creators=ON
         # Whoever reads sees what was answered for before, at whatever node; a single statement that lost is tried again.
@@ -101,7 +101,7 @@ start_node() { # node [first]
     if [ "${2:-}" = first ]; then
         db_options+=(--wsrep-new-cluster) db_begins=yes
         if [ -f "$run/mariadb/grastate.dat" ]; then sed -i 's/^safe_to_bootstrap: 0/safe_to_bootstrap: 1/' "$run/mariadb/grastate.dat"; fi
-    elif [ -f "$run/mariadb/grastate.dat" ]; then
+    elif grep -q '^seqno: *-1' "$run/mariadb/grastate.dat" 2>/dev/null; then
         # With it the others send what it missed; without, all there is, and one of them stands still meanwhile.
         local from; from=$(position)
         if [ -n "$from" ]; then db_options+=(--wsrep-start-position="$from"); fi
@@ -142,21 +142,17 @@ start_proxy() {
     (umask 077; printf '[client]\nuser=shed\npassword=%s\n' "$DB_PASSWORD" >"$cluster/asks.cnf")
     # Beside what it signs in with: HAProxy tells it nothing but ports.
     install -m 755 "$project/bin/lib/node-is-synced" "$cluster/node-is-synced"
-    local node other servers='' databases=''
-    for node in $webs; do
-        servers+="    server web$node 127.0.0.1:$(port "$node" 0) check"$'\n'
-        databases+=$'\n'"listen database$node"$'\n'"    mode tcp"$'\n'"    bind 127.0.0.1:$(port "$node" 7)"$'\n'
-        databases+="    server node$node 127.0.0.1:$(port "$node" 1) track nodes/node$node on-marked-down shutdown-sessions"$'\n'
-        for other in $nodes; do
-            [ "$other" = "$node" ] || databases+="    server node$other 127.0.0.1:$(port "$other" 1) track nodes/node$other backup on-marked-down shutdown-sessions"$'\n'
-        done
+    local node other servers='' checks='' databases=''
+    for node in $webs; do servers+="    server web$node 127.0.0.1:$(port "$node" 0) check"$'\n'; done
+    # Each node is asked once, for all who use it. The third has no web server, but whoever asks something of it from the
+    # command line comes the same way.
+    for node in $nodes; do
+        checks+="    server node$node 127.0.0.1:$(port "$node" 1) check"$'\n'
+        databases+=$'\n'"listen database$node"$'\n'"    bind 127.0.0.1:$(port "$node" 7)"$'\n'"    server node$node 127.0.0.1:$(port "$node" 1) track nodes/node$node on-marked-down shutdown-sessions"$'\n'
+        for other in $nodes; do [ "$other" = "$node" ] || databases+="    server node$other 127.0.0.1:$(port "$other" 1) track nodes/node$other backup on-marked-down shutdown-sessions"$'\n'; done
     done
-    # The third has no web server, but whoever asks something of it from the command line comes the same way.
-    databases+=$'\n'"listen database3"$'\n'"    mode tcp"$'\n'"    bind 127.0.0.1:$(port 3 7)"$'\n'"    server node3 127.0.0.1:$(port 3 1) track nodes/node3"$'\n'
-    local checks=''
-    for node in $nodes; do checks+="    server node$node 127.0.0.1:$(port "$node" 1) check inter 1s fastinter 300ms downinter 500ms fall 2 rise 1 observe layer4 error-limit 1 on-error fastinter"$'\n'; done
-    awk -v cluster="$cluster" -v project="$project" -v listen="127.0.0.1:$base_port" -v servers="$servers" -v databases="$databases" -v checks="$checks" '{
-        gsub(/@CLUSTER@/, cluster); gsub(/@PROJECT@/, project); gsub(/@LISTEN@/, listen); gsub(/@SERVERS@/, servers); gsub(/@DATABASES@/, databases); gsub(/@CHECKS@/, checks); print }' "$project/config/server/haproxy.cfg" >"$cluster/haproxy.cfg"
+    awk -v cluster="$cluster" -v project="$project" -v listen="127.0.0.1:$base_port" -v servers="$servers" -v checks="$checks" -v databases="$databases" '{
+        gsub(/@CLUSTER@/, cluster); gsub(/@PROJECT@/, project); gsub(/@LISTEN@/, listen); gsub(/@SERVERS@/, servers); gsub(/@CHECKS@/, checks); gsub(/@DATABASES@/, databases); print }' "$project/config/server/haproxy.cfg" >"$cluster/haproxy.cfg"
     runs "$cluster/haproxy.pid" haproxy && return
     port_taken "$base_port" && fail "port $base_port, meant for the pages, is taken." "SHED_CLUSTER_PORT=$((base_port + 100)) bin/cluster"
     haproxy -D -f "$cluster/haproxy.cfg" -p "$cluster/haproxy.pid" >>"$cluster/haproxy.log" 2>&1 || fail 'HAProxy did not start.' "look into $cluster/haproxy.log"
@@ -170,6 +166,8 @@ of_node() { # node, SQL
     . "$run/secrets"
     MYSQL_PWD=$DB_PASSWORD mariadb --no-defaults -N -h 127.0.0.1 -P "$db_port" -u shed shed -e "$2"
 }
+
+as_root() { mariadb --no-defaults -S "$(sockets)/db/db.sock" -u root -e "$1"; } # SQL, of the node that was entered
 
 # What was kept as the last one to close may begin again by itself: so the first is closed last.
 stop_cluster() {

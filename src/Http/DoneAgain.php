@@ -56,7 +56,8 @@ final readonly class DoneAgain implements HttpKernelInterface, TerminableInterfa
             } catch (TryAgain $again) {
                 $handlings = $now->attributes->getInt(self::HANDLINGS) + 1;
                 usleep(1000 * $again->milliseconds);
-                $now = $this->anew($now, $handlings);
+                $this->services->reset();
+                $now = self::anew($request, $handlings);
             }
         }
     }
@@ -83,18 +84,10 @@ final readonly class DoneAgain implements HttpKernelInterface, TerminableInterfa
         }
     }
 
-    /** The same request, and nothing else of what was. */
-    private function anew(Request $request, int $handlings): Request
+    /** As it came in: not even the session it had opened, which may be on the connection that died. */
+    private static function anew(Request $request, int $handlings): Request
     {
-        $session = $request->hasSession() ? $request->getSession() : null;
-        if (true === $session?->isStarted()) {
-            $session->save();
-        }
-        $this->services->reset();
-        // PHP has forgotten which session it was, and would begin another.
-        $session?->setId($request->cookies->getString($session->getName()));
-
-        return $request->duplicate(attributes: [self::HANDLINGS => $handlings]);
+        return new Request($request->query->all(), $request->request->all(), [self::HANDLINGS => $handlings], $request->cookies->all(), $request->files->all(), $request->server->all(), $request->getContent());
     }
 
     private static function lost(\Throwable $failure): bool

@@ -98,6 +98,8 @@ const acting = (writers = 4) => {
             const key = crypto.randomUUID();
             const outcome = of(['clean', 'dark', 'black']);
             seen.begun.add(key);
+            // As fast as a busy barn, not as the processors: two of them are three databases and two web servers here.
+            await sleep(150);
             await again(async () => {
                 const answer = await finding(person, jobs[at % jobs.length], key, outcome);
                 if (isRecorded(answer)) {
@@ -124,7 +126,7 @@ const acting = (writers = 4) => {
             }
             seen.longest = Math.max(seen.longest, performance.now() - from);
             seen.reads += 1;
-            await sleep(30);
+            await sleep(100);
         }
     };
     return { seen, writing: Promise.all(Array.from({ length: writers }, (_, at) => write(at))), reading: Promise.all([read(), read()]) };

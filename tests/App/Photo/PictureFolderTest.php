@@ -85,7 +85,7 @@ final class PictureFolderTest extends TestCase
     /** @return list<string> */
     private static function files(Filesystem $pictures): array
     {
-        return $pictures->listContents('', true)->filter(static fn (StorageAttributes $one): bool => $one->isFile())->sortByPath()->map(static fn (StorageAttributes $one): string => $one->path())->toArray();
+        return array_values($pictures->listContents('', true)->filter(static fn (StorageAttributes $one): bool => $one->isFile())->sortByPath()->map(static fn (StorageAttributes $one): string => $one->path())->toArray());
     }
 
     private function place(string $kind): string
