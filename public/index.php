@@ -8,7 +8,7 @@ use Symfony\Component\HttpFoundation\Request;
 require_once dirname(__DIR__).'/config/bootstrap.php';
 
 $environment = $_SERVER['APP_ENV'] ?? 'prod';
-$kernel = new Kernel(is_string($environment) ? $environment : 'prod', '1' === ($_SERVER['APP_DEBUG'] ?? '0'));
+$kernel = new Kernel(is_string($environment) ? $environment : 'prod', 'dev' === $environment);
 $request = Request::createFromGlobals();
 $response = $kernel->handle($request);
 $response->send();

@@ -309,9 +309,12 @@ start_web() {
     if ! runs "$run/php-fpm.pid" php-fpm; then
         # Its master must be root to become the workers' user; only where that cannot be do they stay root, and say so.
         local as=(); [ "$(id -u)" -eq 0 ] && ! drops_root && as=(-R)
+        # A build is read once and believed; where code is worked on, every file is looked at again (bin/dev).
+        local code_cache=(-d opcache.validate_timestamps=0 -d opcache.preload="$project/config/preload.php" -d opcache.preload_user="$(web_user)")
+        [ "$app_env" = dev ] && code_cache=(-d opcache.revalidate_freq=0)
         # The code cache is laid out before any pool is read, so its size can only be said here.
         "$fpm" "${as[@]}" -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=20000 \
-            -d opcache.validate_timestamps=0 -d opcache.preload="$project/config/preload.php" -d opcache.preload_user="$(web_user)" -y "$run/php-fpm.conf" >>"$run/log/php-fpm.log" 2>&1 || fail 'php-fpm did not start.' "look into $run/log/php-fpm.log"
+            "${code_cache[@]}" -y "$run/php-fpm.conf" >>"$run/log/php-fpm.log" 2>&1 || fail 'php-fpm did not start.' "look into $run/log/php-fpm.log"
         printf '%s' "$now" >"$run/served"
     fi
     if ! runs "$run/nginx.pid" nginx; then

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** What a person sent after their session had run out; one a person, the last. */
 #[ORM\Entity]
-class KeptForm
+class KeptForm implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\Column]
     private int $memberId;
 

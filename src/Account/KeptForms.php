@@ -19,7 +19,7 @@ final readonly class KeptForms
     public function keep(int $memberId, KeptInput $kept): void
     {
         $this->entities->getConnection()->executeStatement(
-            'REPLACE INTO kept_form (member_id, path, fields, at) SELECT id, :path, :fields, :at FROM member WHERE id = :member AND active = 1',
+            'REPLACE INTO kept_form (member_id, path, fields, at, shop_id) SELECT id, :path, :fields, :at, shop_id FROM member WHERE id = :member AND active = 1',
             ['member' => $memberId, 'path' => mb_substr($kept->path, 0, 500), 'fields' => $kept->fields, 'at' => $this->clock->now()],
             ['fields' => Types::JSON, 'at' => Types::DATETIME_IMMUTABLE],
         );

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Account;
 
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
+use AwakeShed\App\Belonging\CurrentShop;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
@@ -17,7 +18,7 @@ final readonly class Links
     public const INVITATION = 72;
     public const LOST = 1;
 
-    public function __construct(private EntityManagerInterface $entities, private UrlGeneratorInterface $addresses, private Trail $trail, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $entities, private UrlGeneratorInterface $addresses, private Trail $trail, private ClockInterface $clock, private CurrentShop $shop)
     {
     }
 
@@ -42,7 +43,10 @@ final readonly class Links
 
     public function find(#[\SensitiveParameter] string $token): ?OneTimeLink
     {
-        $link = $this->entities->find(OneTimeLink::class, Token::digest($token));
+        $link = $this->shop->everywhere(fn (): ?OneTimeLink => $this->entities->find(OneTimeLink::class, Token::digest($token)));
+        if (null !== $link) {
+            $this->shop->enter($link->shop());
+        }
 
         return true === $link?->isGood($this->clock->now()) ? $link : null;
     }

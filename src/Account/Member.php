@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\Preferences;
 use AwakeShed\App\Reader\UnitSystem;
@@ -16,8 +18,11 @@ use Symfony\Component\Security\Core\User\UserInterface;
 
 /** A person of the shop who may sign in. */
 #[ORM\Entity(repositoryClass: MemberRepository::class)]
-class Member implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface, Preferences
+#[ORM\Index(name: 'member_of_shop', columns: ['shop_id'])]
+class Member implements BelongsToShop, UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface, Preferences
 {
+    use OfShop;
+
     public const LONGEST_NAME = 60;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Belonging\CurrentShop;
 use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
 use Symfony\Component\Security\Core\Exception\UnsupportedUserException;
 use Symfony\Component\Security\Core\Exception\UserNotFoundException;
@@ -17,7 +18,7 @@ use Symfony\Component\Security\Core\User\UserProviderInterface;
  */
 final readonly class MemberProvider implements UserProviderInterface
 {
-    public function __construct(private MemberRepository $members, private OpenSessionRepository $sessions, private PasswordHasherFactoryInterface $hashers)
+    public function __construct(private MemberRepository $members, private OpenSessionRepository $sessions, private PasswordHasherFactoryInterface $hashers, private CurrentShop $shop)
     {
     }
 
@@ -30,6 +31,7 @@ final readonly class MemberProvider implements UserProviderInterface
 
             throw new UserNotFoundException();
         }
+        $this->shop->enter($member->shop());
 
         return $member;
     }
@@ -41,6 +43,7 @@ final readonly class MemberProvider implements UserProviderInterface
         if ($member?->getId() !== $user->getId()) {
             throw new UserNotFoundException();
         }
+        $this->shop->entered($member->shop());
 
         return $member;
     }

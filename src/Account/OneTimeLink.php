@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** An address that lets one person choose a password, once and for a while. Only its digest is stored. */
 #[ORM\Entity]
-class OneTimeLink
+class OneTimeLink implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\Column(length: 64, options: ['fixed' => true, 'charset' => 'ascii', 'collation' => 'ascii_bin'])]
     private string $digest;
 

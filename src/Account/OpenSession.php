@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** One sign-in on one device, as its person and the owners see it; ended, it opens nothing any more. */
 #[ORM\Entity(repositoryClass: OpenSessionRepository::class)]
 #[ORM\Index(columns: ['member_id', 'ended_at'])]
-class OpenSession
+class OpenSession implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\Column(length: 32, options: ['fixed' => true, 'charset' => 'ascii', 'collation' => 'ascii_bin'])]
     private string $id;
 

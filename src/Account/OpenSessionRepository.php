@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\UnitSystem;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
@@ -18,12 +19,15 @@ final class OpenSessionRepository extends ServiceEntityRepository
         parent::__construct($registry, OpenSession::class);
     }
 
-    /** Whose session it is; null when it was ended or never was, or they have left. */
+    /**
+     * Whose session it is; null when it was ended or never was, or they have left. The database is told in the same breath
+     * whose shed this is about ({@see CurrentShop}).
+     */
     public function stillOpen(string $id): ?SessionMember
     {
-        /** @var array{id: int, sign_in_name: string, name: string, role: string, units: string, look: string, letter_keys: string, timer_sound: string, wires: string, must_change_password: int, is_proved: int, seen_at: string}|false $row */
+        /** @var array{id: int, sign_in_name: string, name: string, role: string, units: string, look: string, letter_keys: string, timer_sound: string, wires: string, must_change_password: int, is_proved: int, seen_at: string, shop_id: int|string}|false $row */
         $row = $this->getEntityManager()->getConnection()->fetchAssociative(
-            'SELECT m.id, m.sign_in_name, m.name, m.role, m.units, m.look, m.letter_keys, m.timer_sound, m.wires, m.must_change_password, s.is_proved, s.seen_at
+            'SELECT m.id, m.sign_in_name, m.name, m.role, m.units, m.look, m.letter_keys, m.timer_sound, m.wires, m.must_change_password, s.is_proved, s.seen_at, @shop := m.shop_id AS shop_id
              FROM open_session s JOIN member m ON m.id = s.member_id WHERE s.id = ? AND s.ended_at IS NULL AND m.active = 1',
             [$id],
         );
@@ -47,6 +51,7 @@ final class OpenSessionRepository extends ServiceEntityRepository
             $id,
             1 === $row['is_proved'],
             new \DateTimeImmutable($row['seen_at']),
+            (int) $row['shop_id'],
         );
     }
 

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Account;
 
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
+use AwakeShed\App\Belonging\CurrentShop;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -18,7 +19,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('shed:owner', 'Prints a one-time link for an owner\'s new password; makes somebody owner, or takes a lost second factor off.')]
 final class OwnerCommand extends Command
 {
-    public function __construct(private readonly MemberRepository $members, private readonly Links $links, private readonly EntityManagerInterface $entities, private readonly Trail $trail)
+    public function __construct(private readonly MemberRepository $members, private readonly Links $links, private readonly EntityManagerInterface $entities, private readonly Trail $trail, private readonly CurrentShop $shop)
     {
         parent::__construct();
     }
@@ -35,7 +36,7 @@ final class OwnerCommand extends Command
     {
         $name = $input->getArgument('name');
         if (!\is_string($name)) {
-            foreach ($this->members->everybody() as $member) {
+            foreach ($this->shop->everywhere($this->members->everybody(...)) as $member) {
                 $output->writeln(\sprintf('%-20s %-12s %s%s', $member->getSignInName(), $member->getRole()->value, $member->getName(), $member->isActive() ? '' : ' (left)'));
             }
 
@@ -47,6 +48,7 @@ final class OwnerCommand extends Command
 
             return Command::INVALID;
         }
+        $this->shop->enter($member->shop());
         if (true === $input->getOption('appoint')) {
             $this->trail->change(null, Deed::RoleChanged, $member->getName(), ['role' => $member->getRole()->value], ['role' => Role::Owner->value]);
             $member->comeBack();

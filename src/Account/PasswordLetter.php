@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Belonging\CurrentShop;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Mailer\MailerInterface;
 use Symfony\Component\Mime\Email;
@@ -19,6 +20,7 @@ final readonly class PasswordLetter
         private TranslatorInterface $translator,
         #[Autowire('%env(SHED_MAIL_FROM)%')]
         private string $from,
+        private CurrentShop $shop,
     ) {
     }
 
@@ -29,6 +31,7 @@ final readonly class PasswordLetter
         if (null === $member?->getEmail() || !$member->isActive()) {
             return;
         }
+        $this->shop->enter($member->shop());
         $this->mailer->send((new Email())
             ->from($this->from)
             ->to($member->getEmail())

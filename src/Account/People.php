@@ -15,8 +15,8 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 /** Keeps the list of people: every change under a lock that never leaves the shed without an owner, and on the trail. */
 final readonly class People
 {
-    /** The turn at who is an owner. */
-    private const OWNERS = 'owners';
+    /** The turn at who is an owner of a shop. */
+    private const OWNERS = 'owners of ';
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -143,7 +143,7 @@ final readonly class People
     {
         try {
             $this->transaction->run(function () use ($person, $change): void {
-                $this->turns->hold(self::OWNERS);
+                $this->turns->hold(self::OWNERS.$this->shops->current()?->getId());
                 $this->turns->take($person);
                 $change();
                 $this->entities->flush();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Http\SessionPlace;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
 
 /**
@@ -11,7 +12,7 @@ use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHand
  * recording. Written whole or not at all; of two that write at once the last stands, which loses a notice at worst,
  * because who is signed in is decided by the database.
  */
-final class SessionFiles extends AbstractSessionHandler implements KnownSessions
+final class SessionFiles extends AbstractSessionHandler implements KnownSessions, SessionPlace
 {
     /** s without use. */
     public const LIFE = 43200;
@@ -27,6 +28,11 @@ final class SessionFiles extends AbstractSessionHandler implements KnownSessions
     public function has(string $id): bool
     {
         return 1 === preg_match('/\A[a-zA-Z0-9,-]{16,250}\z/', $id) && is_file($this->file($id)) && filemtime($this->file($id)) > time() - self::LIFE;
+    }
+
+    /** The disk is as it was. */
+    public function giveUp(): void
+    {
     }
 
     public function close(): bool

@@ -32,7 +32,13 @@ final readonly class SessionMember implements UserInterface, EquatableInterface,
         private string $session,
         private bool $isProved,
         private \DateTimeImmutable $seenAt,
+        private int $shop,
     ) {
+    }
+
+    public function shop(): int
+    {
+        return $this->shop;
     }
 
     public function getId(): int

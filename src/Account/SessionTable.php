@@ -4,20 +4,34 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Account;
 
+use AwakeShed\App\Http\SessionPlace;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\RetryableException;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** Sessions in the database, for a shed of several web servers; otherwise as {@see SessionFiles}. */
-final class SessionTable extends AbstractSessionHandler implements KnownSessions
+final class SessionTable extends AbstractSessionHandler implements KnownSessions, SessionPlace, ResetInterface
 {
     /** s of which the database's clock is ahead of the last note, before a session in use is noted again. */
     private const NOTED_EVERY = 60;
 
     private const TRIES = 5;
 
+    private bool $isLost = false;
+
     public function __construct(private readonly Connection $database)
     {
+    }
+
+    public function giveUp(): void
+    {
+        $this->isLost = true;
+    }
+
+    public function reset(): void
+    {
+        $this->isLost = false;
     }
 
     public function has(string $id): bool
@@ -44,7 +58,7 @@ final class SessionTable extends AbstractSessionHandler implements KnownSessions
 
     protected function doRead(string $sessionId): string
     {
-        $content = $this->database->fetchOne('SELECT content FROM session_row WHERE id = ? AND seen_at > UTC_TIMESTAMP() - INTERVAL ? SECOND', [$sessionId, SessionFiles::LIFE]);
+        $content = $this->isLost ? '' : $this->database->fetchOne('SELECT content FROM session_row WHERE id = ? AND seen_at > UTC_TIMESTAMP() - INTERVAL ? SECOND', [$sessionId, SessionFiles::LIFE]);
 
         return \is_string($content) ? $content : '';
     }
@@ -70,7 +84,10 @@ final class SessionTable extends AbstractSessionHandler implements KnownSessions
      */
     private function change(string $statement, array $values): int|string
     {
-        for ($try = 1; ; ++$try) {
+        if ($this->isLost) {
+            return 0;
+        }
+        for ($try = 1;; ++$try) {
             try {
                 return $this->database->executeStatement($statement, $values);
             } catch (RetryableException $lost) {

@@ -8,15 +8,16 @@ use AwakeShed\App\Reader\UnitSystem;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
-/** The shop this shed belongs to; there is one, or none as long as the shed was not opened. */
+/** A shop with its people and machines; one in most installations, none as long as the shed was not opened. */
 #[ORM\Entity]
 class Shop
 {
-    public const ONLY = 1;
+    /** The number of the first. */
+    public const FIRST = 1;
     public const LONGEST = 120;
 
     #[ORM\Id, ORM\Column]
-    private int $id = self::ONLY;
+    private int $id;
 
     #[ORM\Column(length: 120)]
     private string $name;
@@ -42,8 +43,9 @@ class Shop
     #[ORM\Column(type: Types::DATETIME_IMMUTABLE)]
     private \DateTimeImmutable $openedAt;
 
-    public function __construct(string $name, string $place, UnitSystem $units, bool $isDemo, \DateTimeImmutable $openedAt)
+    public function __construct(string $name, string $place, UnitSystem $units, bool $isDemo, \DateTimeImmutable $openedAt, int $id = self::FIRST)
     {
+        $this->id = $id;
         $this->call($name, $place, $units);
         // In a shed of one's own nothing made up is taken for a fact before somebody says so.
         $this->usesStandIns = $isDemo;
@@ -85,11 +87,6 @@ class Shop
     public function hasFeed(): bool
     {
         return null !== $this->feedHash;
-    }
-
-    public function isFeedOf(string $token): bool
-    {
-        return null !== $this->feedHash && hash_equals($this->feedHash, Token::digest($token));
     }
 
     public function getId(): int

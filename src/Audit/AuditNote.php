@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Audit;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
@@ -14,8 +16,10 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Entity]
 #[ORM\Index(columns: ['at'])]
 #[ORM\Index(columns: ['what', 'at'])]
-class AuditNote
+class AuditNote implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column(type: Types::BIGINT)]
     private ?int $id = null;
 

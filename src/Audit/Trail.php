@@ -24,15 +24,21 @@ final readonly class Trail
     public function note(?int $by, Deed $what, string $subject, array $before = [], array $after = []): void
     {
         // Not through the unit of work: a note must not flush what somebody else has not finished.
-        $this->entities->getConnection()->insert('audit_note', [
-            'at' => $this->clock->now(),
-            'member_id' => $by,
-            'what' => $what->value,
-            'subject' => mb_substr(mb_scrub($subject), 0, 120),
-            'said_before' => $before,
-            'says_now' => $after,
-            'address' => (string) $this->requests->getMainRequest()?->getClientIp(),
-        ], ['at' => Types::DATETIME_IMMUTABLE, 'said_before' => Types::JSON, 'says_now' => Types::JSON]);
+        // What somebody unknown did at the door belongs to the shop behind it where there is one, else to none.
+        $this->entities->getConnection()->executeStatement(
+            'INSERT INTO audit_note (at, member_id, what, subject, said_before, says_now, address, shop_id)
+             VALUES (:at, :member, :what, :subject, :before, :after, :address, COALESCE(@shop, (SELECT MIN(id) FROM shop HAVING COUNT(*) = 1), 0))',
+            [
+                'at' => $this->clock->now(),
+                'member' => $by,
+                'what' => $what->value,
+                'subject' => mb_substr(mb_scrub($subject), 0, 120),
+                'before' => $before,
+                'after' => $after,
+                'address' => (string) $this->requests->getMainRequest()?->getClientIp(),
+            ],
+            ['at' => Types::DATETIME_IMMUTABLE, 'before' => Types::JSON, 'after' => Types::JSON],
+        );
     }
 
     /**

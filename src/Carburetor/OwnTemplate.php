@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\Core\Carburetor\RemovalTemplate;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
@@ -15,8 +17,10 @@ use Doctrine\ORM\Mapping as ORM;
  * @phpstan-import-type OrderArray from RemovalTemplate
  */
 #[ORM\Entity, ORM\Table('own_order')]
-class OwnTemplate
+class OwnTemplate implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST_NAME = 60;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -38,7 +38,7 @@ final readonly class ToolSizes
         }
         // Straight to the connection: two taps at once may both be the first to say it.
         $this->entities->getConnection()->executeStatement(
-            'INSERT INTO tool_size (type, part, size) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE size = VALUES(size)',
+            'INSERT INTO tool_size (shop_id, type, part, size) VALUES (@shop, ?, ?, ?) ON DUPLICATE KEY UPDATE size = VALUES(size)',
             [$ledger->type->id, $part, mb_substr($said['size'], 0, PartsLedger::LONGEST)],
         );
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\DBAL\Types\Types;
@@ -13,8 +15,10 @@ use Doctrine\ORM\Mapping as ORM;
 /** A part a job cannot go on without, or is to be renewed with. */
 #[ORM\Entity(repositoryClass: WantedPartRepository::class)]
 #[ORM\Index(columns: ['state'])]
-class WantedPart
+class WantedPart implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST_NAME = 120;
     public const MOST = 99;
 

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Demo;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Shop;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Carburetor\WantedPart;
@@ -109,6 +110,7 @@ final class Barn
 
     public function __construct(
         private readonly EntityManagerInterface $entities,
+        private readonly CurrentShop $shop,
         private readonly UserPasswordHasherInterface $hasher,
         private readonly CaseFormat $format,
         private readonly Intake $intake,
@@ -169,6 +171,7 @@ final class Barn
 
     private function hire(\DateTimeImmutable $at): void
     {
+        $this->shop->enter(Shop::FIRST);
         $this->entities->persist(new Shop('The machine barn', 'Alderholm lake', UnitSystem::TradeMixed, true, $at));
         foreach (SignIn::cases() as $signIn) {
             $member = new Member($signIn->value, $signIn->fullName(), $signIn->role(), $at);

@@ -60,6 +60,10 @@ final class DemoCommand extends Command
 
                 return Command::SUCCESS;
             }
+        } elseif ($holds['shops'] > 1) {
+            $output->writeln('There are other shops in this installation: the demo is not laid over them.');
+
+            return Command::INVALID;
         } elseif (true !== $input->getOption('yes')) {
             $output->writeln('This empties the shed. Say --yes to do it.');
 

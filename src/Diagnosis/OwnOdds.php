@@ -5,12 +5,19 @@ declare(strict_types=1);
 namespace AwakeShed\App\Diagnosis;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\KeyedByShop;
 use Doctrine\ORM\Mapping as ORM;
 
 /** A number of the fault model that the shop holds to be otherwise than it ships. */
 #[ORM\Entity(repositoryClass: OwnOddsRepository::class)]
-class OwnOdds
+class OwnOdds implements BelongsToShop
 {
+    use KeyedByShop;
+
+    #[ORM\Id, ORM\Column(name: 'shop_id')]
+    private int $shopId;
+
     #[ORM\Id, ORM\Column(length: 160)]
     private string $path;
 

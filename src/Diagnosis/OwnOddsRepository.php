@@ -30,7 +30,7 @@ final class OwnOddsRepository extends ServiceEntityRepository
     public function shares(): array
     {
         /** @var array<string, float> $shares */
-        $shares = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT path, share FROM own_odds');
+        $shares = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT path, share FROM own_odds WHERE shop_id = @shop');
 
         return $shares;
     }

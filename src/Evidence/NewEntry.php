@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Evidence\Content\Content;
 use AwakeShed\App\Evidence\Content\ContentKind;
 use AwakeShed\App\Evidence\Content\Nothing;
@@ -20,8 +22,10 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Entity, ORM\Table('entry')]
 #[ORM\Index(columns: ['content_kind'])]
 #[ORM\Index(name: 'entry_of_job', columns: ['job_id'])]
-class NewEntry
+class NewEntry implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 

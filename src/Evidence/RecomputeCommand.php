@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Evidence;
 
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Job\JobRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -21,6 +22,7 @@ final class RecomputeCommand extends Command
         private readonly JobRepository $jobs,
         private readonly Derivation $derivation,
         private readonly EntityManagerInterface $entities,
+        private readonly CurrentShop $shops,
     ) {
         parent::__construct();
     }
@@ -32,8 +34,15 @@ final class RecomputeCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
+        $this->shops->each(fn () => $this->recompute($output, (bool) $input->getOption('open')));
+
+        return Command::SUCCESS;
+    }
+
+    private function recompute(OutputInterface $output, bool $onlyOpen): void
+    {
         $done = 0;
-        foreach ($this->jobs->all((bool) $input->getOption('open')) as $job) {
+        foreach ($this->jobs->all($onlyOpen) as $job) {
             $job->file();
             $this->derivation->recompute($job);
             if (0 === ++$done % self::AT_ONCE) {
@@ -44,7 +53,5 @@ final class RecomputeCommand extends Command
         }
         $this->entities->flush();
         $output->writeln(\sprintf('%d jobs worked out anew.', $done));
-
-        return Command::SUCCESS;
     }
 }

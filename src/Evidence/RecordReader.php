@@ -82,7 +82,7 @@ final readonly class RecordReader
 
     public function find(int $id): ?Entry
     {
-        $job = $this->connection->fetchOne('SELECT job_id FROM entry WHERE id = ?', [$id]);
+        $job = $this->connection->fetchOne('SELECT job_id FROM entry WHERE id = ? AND shop_id = @shop', [$id]);
         $job = \is_int($job) ? $this->jobs->withMachine($job) : null;
 
         return null === $job ? null : $this->ofJob($job)->entry($id);
@@ -104,7 +104,7 @@ final readonly class RecordReader
         /** @var list<array{job: int, choice: string}> $rows */
         $rows = $this->connection->fetchAllAssociative(\sprintf(<<<'SQL'
             SELECT entry.job_id AS job, JSON_VALUE(entry.content, '$.choice') AS choice
-            FROM (SELECT id FROM job WHERE handed_back_at IS NOT NULL ORDER BY handed_back_at DESC LIMIT %d) home
+            FROM (SELECT id FROM job WHERE shop_id = @shop AND handed_back_at IS NOT NULL ORDER BY handed_back_at DESC LIMIT %d) home
             INNER JOIN entry ON entry.job_id = home.id
             WHERE entry.struck = 0 AND entry.kind <> 'withdrawal' AND entry.content_kind = 'step' AND JSON_VALUE(entry.content, '$.step') = ?
             ORDER BY entry.job_id, entry.id
@@ -118,7 +118,7 @@ final readonly class RecordReader
     {
         $last = $this->connection->fetchOne(\sprintf(<<<'SQL'
             SELECT JSON_EXTRACT(content, '$.worked.in') FROM entry
-            WHERE struck = 0 AND id > (SELECT MAX(id) FROM entry) - %d AND content_kind = 'observed' AND JSON_VALUE(content, '$.worked.calculation') = ?
+            WHERE shop_id = @shop AND struck = 0 AND id > (SELECT MAX(id) FROM entry) - %d AND content_kind = 'observed' AND JSON_VALUE(content, '$.worked.calculation') = ?
             ORDER BY id DESC LIMIT 1
             SQL, self::PAST_ENTRIES), [$calculation]);
         $in = \is_string($last) ? json_decode($last, true, flags: \JSON_THROW_ON_ERROR) : [];

@@ -101,9 +101,9 @@ final readonly class DoneAgain implements HttpKernelInterface, TerminableInterfa
         return false;
     }
 
-    /** Whether it may have been done already without being done twice now: it only reads, or carries a request key. */
+    /** Whether it may have been done already without being done twice now: it only reads, signs in, or carries a request key. */
     private static function isTheSameTwice(Request $request): bool
     {
-        return $request->isMethodSafe() || str_contains(http_build_query($request->request->all()), 'request_key');
+        return $request->isMethodSafe() || 'sign_in' === $request->attributes->get('_route') || str_contains(http_build_query($request->request->all()), 'request_key');
     }
 }

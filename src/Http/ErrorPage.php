@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Http;
 
 use AwakeShed\App\Once\KeyConflict;
+use AwakeShed\App\Once\Turns;
 use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
@@ -21,7 +22,7 @@ use Twig\Environment;
 /** Turns whatever went wrong into a page that says what happened, that nothing was lost, and what to do. */
 final readonly class ErrorPage
 {
-    public function __construct(private Environment $twig, private Words $words, private StepWords $steps, private KernelInterface $kernel)
+    public function __construct(private Environment $twig, private Words $words, private StepWords $steps, private KernelInterface $kernel, private SessionPlace $sessions)
     {
     }
 
@@ -36,6 +37,8 @@ final readonly class ErrorPage
             // The person could not be loaded, so the firewall would sign them out on the way back: the session is
             // left as it is, and they are who they were once the database answers again.
             $event->getRequest()->attributes->remove('_security_firewall_run');
+            $event->getRequest()->attributes->set(ResponseHeaders::SAME_SESSION, true);
+            $this->sessions->giveUp();
         }
         $asked = $failure instanceof OffersReadings ? $failure : null;
         $event->setResponse(new Response($this->twig->render('error/error.html.twig', [

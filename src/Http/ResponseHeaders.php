@@ -13,6 +13,9 @@ final class ResponseHeaders
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' blob:; font-src 'self'; "
         ."connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
 
+    /** On a request whose session could not be read: whoever sent it keeps it. */
+    public const SAME_SESSION = '_same_session';
+
     #[AsEventListener]
     public function onResponse(ResponseEvent $event): void
     {
@@ -32,5 +35,15 @@ final class ResponseHeaders
             $headers->set('Cache-Control', 'private, no-store');
         }
         $headers->remove('X-Keep-Cache-Control');
+    }
+
+    /** After the session has written its cookie (-1000), or taken back that of one it found empty. */
+    #[AsEventListener(priority: -1024)]
+    public function keepSession(ResponseEvent $event): void
+    {
+        $request = $event->getRequest();
+        if ($request->attributes->has(self::SAME_SESSION)) {
+            $event->getResponse()->headers->removeCookie($request->getSession()->getName());
+        }
     }
 }

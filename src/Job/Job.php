@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Job;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Progress\JobProgress;
 use AwakeShed\Core\Progress\Progress;
@@ -21,21 +23,24 @@ use Doctrine\ORM\Mapping as ORM;
  * and sort thousands of jobs off one index; `bin/console shed:recompute` makes it anew.
  */
 #[ORM\Entity(repositoryClass: JobRepository::class)]
-#[ORM\Index(name: 'shed_due', columns: ['gone', 'due'])]
-#[ORM\Index(name: 'shed_new', columns: ['gone', 'taken_in_at'])]
-#[ORM\Index(name: 'shed_name', columns: ['gone', 'search_text'])]
-#[ORM\Index(name: 'shed_kind_due', columns: ['gone', 'kind', 'due'])]
-#[ORM\Index(name: 'shed_kind_new', columns: ['gone', 'kind', 'taken_in_at'])]
-#[ORM\Index(name: 'shed_kind_name', columns: ['gone', 'kind', 'search_text'])]
-#[ORM\Index(name: 'shed_stand_due', columns: ['gone', 'stand', 'due'])]
-#[ORM\Index(name: 'shed_stand_new', columns: ['gone', 'stand', 'taken_in_at'])]
-#[ORM\Index(name: 'shed_stand_name', columns: ['gone', 'stand', 'search_text'])]
-#[ORM\Index(name: 'shed_kind_stand_due', columns: ['gone', 'kind', 'stand', 'due'])]
-#[ORM\Index(name: 'shed_kind_stand_new', columns: ['gone', 'kind', 'stand', 'taken_in_at'])]
-#[ORM\Index(name: 'shed_kind_stand_name', columns: ['gone', 'kind', 'stand', 'search_text'])]
-#[ORM\Index(columns: ['handed_back_at'])]
-class Job
+#[ORM\Index(name: 'shed_due', columns: ['shop_id', 'gone', 'due'])]
+#[ORM\Index(name: 'shed_new', columns: ['shop_id', 'gone', 'taken_in_at'])]
+#[ORM\Index(name: 'shed_name', columns: ['shop_id', 'gone', 'search_text'])]
+#[ORM\Index(name: 'shed_kind_due', columns: ['shop_id', 'gone', 'kind', 'due'])]
+#[ORM\Index(name: 'shed_kind_new', columns: ['shop_id', 'gone', 'kind', 'taken_in_at'])]
+#[ORM\Index(name: 'shed_kind_name', columns: ['shop_id', 'gone', 'kind', 'search_text'])]
+#[ORM\Index(name: 'shed_stand_due', columns: ['shop_id', 'gone', 'stand', 'due'])]
+#[ORM\Index(name: 'shed_stand_new', columns: ['shop_id', 'gone', 'stand', 'taken_in_at'])]
+#[ORM\Index(name: 'shed_stand_name', columns: ['shop_id', 'gone', 'stand', 'search_text'])]
+#[ORM\Index(name: 'shed_kind_stand_due', columns: ['shop_id', 'gone', 'kind', 'stand', 'due'])]
+#[ORM\Index(name: 'shed_kind_stand_new', columns: ['shop_id', 'gone', 'kind', 'stand', 'taken_in_at'])]
+#[ORM\Index(name: 'shed_kind_stand_name', columns: ['shop_id', 'gone', 'kind', 'stand', 'search_text'])]
+#[ORM\Index(name: 'job_home', columns: ['shop_id', 'handed_back_at'])]
+#[ORM\Index(name: 'job_came', columns: ['shop_id', 'taken_in_at', 'kind'])]
+class Job implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST_REASON = 500;
     private const LONGEST_SEARCHED = 250;
     public const MOST_DOLLARS = 100_000.0;

@@ -71,7 +71,7 @@ final class JobRepository extends ServiceEntityRepository
     public function takenInByWeek(\DateTimeImmutable $since): array
     {
         /** @var array<string, int|string> $counts */
-        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT DATE(DATE_SUB(taken_in_at, INTERVAL WEEKDAY(taken_in_at) DAY)), COUNT(*) FROM job WHERE taken_in_at >= ? GROUP BY 1', [$since->format('Y-m-d')]);
+        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT DATE(DATE_SUB(taken_in_at, INTERVAL WEEKDAY(taken_in_at) DAY)), COUNT(*) FROM job WHERE shop_id = @shop AND taken_in_at >= ? GROUP BY 1', [$since->format('Y-m-d')]);
 
         return array_map(static fn (int|string $count): int => (int) $count, $counts);
     }
@@ -80,7 +80,7 @@ final class JobRepository extends ServiceEntityRepository
     public function kindsSince(\DateTimeImmutable $since): array
     {
         /** @var array<string, int|string> $counts */
-        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT kind, COUNT(*) FROM job WHERE taken_in_at >= ? GROUP BY kind ORDER BY 2 DESC, 1', [$since->format('Y-m-d')]);
+        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT kind, COUNT(*) FROM job WHERE shop_id = @shop AND taken_in_at >= ? GROUP BY kind ORDER BY 2 DESC, 1', [$since->format('Y-m-d')]);
 
         return array_map(static fn (int|string $count): int => (int) $count, $counts);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Job;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Cycle;
@@ -18,8 +20,10 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Index(columns: ['owner_name'])]
 #[ORM\Index(columns: ['serial'])]
 #[ORM\Index(columns: ['maker', 'model'])]
-class Machine
+class Machine implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST_TEXT = 120;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -6,14 +6,18 @@ namespace AwakeShed\App\Life;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Job\Machine;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** One thing known of a machine, by whom and since when; what is known otherwise later stands after it, and nothing is deleted. */
 #[ORM\Entity, ORM\Table('life_note')]
-class LifeNote implements RecordedBy
+class LifeNote implements BelongsToShop, RecordedBy
 {
+    use OfShop;
+
     public const LONGEST = 200;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -6,6 +6,8 @@ namespace AwakeShed\App\Money;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Money\BillLine;
 use AwakeShed\Core\Money\LineKind;
@@ -15,8 +17,10 @@ use Doctrine\ORM\Mapping as ORM;
 
 /** Something a job costs that nobody can work out: a part's price, hours by the clock. Taken back, never deleted. */
 #[ORM\Entity(repositoryClass: ChargeRepository::class)]
-class Charge implements RecordedBy
+class Charge implements BelongsToShop, RecordedBy
 {
+    use OfShop;
+
     public const LONGEST = 120;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -23,7 +23,7 @@ final class ChargeRepository extends ServiceEntityRepository
         $row = $this->getEntityManager()->getConnection()->fetchAssociative(
             'SELECT COALESCE(SUM(one.hours), 0) AS clocked, COALESCE(SUM(one.minutes), 0) / 60 AS reckoned, COUNT(*) AS jobs FROM ('
             .'SELECT SUM(charge.quantity) AS hours, MAX(job.work_minutes) AS minutes FROM charge INNER JOIN job ON job.id = charge.job_id'
-            .' WHERE charge.kind = :labor AND charge.taken_back_at IS NULL AND job.handed_back_at IS NOT NULL GROUP BY job.id) AS one',
+            .' WHERE charge.shop_id = @shop AND charge.kind = :labor AND charge.taken_back_at IS NULL AND job.handed_back_at IS NOT NULL GROUP BY job.id) AS one',
             ['labor' => LineKind::Labor->value],
         );
         $number = static fn (string $key): float => \is_array($row) && is_numeric($row[$key] ?? null) ? (float) $row[$key] : 0.0;

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Money;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\DBAL\Types\Types;
@@ -12,8 +14,10 @@ use Doctrine\ORM\Mapping as ORM;
 
 /** What an owner was told a job may come to, and what was said to it; said once, it stands, and the next is a new one. */
 #[ORM\Entity(repositoryClass: EstimateRepository::class)]
-class Estimate
+class Estimate implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST = 500;
     public const MOST = 100_000.0;
 

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Money;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\KeyedByShop;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\ORM\Mapping as ORM;
 
-/** The shop's prices, in one book; there is one of it. */
+/** The shop's prices, in one book; there is one of it for each shop. */
 #[ORM\Entity, ORM\Table('price_book')]
-class Prices
+class Prices implements BelongsToShop
 {
-    public const ONLY = 1;
+    use KeyedByShop;
 
     /** What stands there before anybody has set a price (invented, to begin with). */
     private const TO_BEGIN_WITH = ['wage' => 60.0, 'base_hours' => 0.75, 'consumables' => 5.0, 'waste_fee' => 4.0, 'tax_percent' => 0.0];
@@ -19,10 +21,10 @@ class Prices
     /** Price => [least, most, symbol]. */
     public const BOUNDS = ['wage' => [0.0, 1000.0, '$'], 'base_hours' => [0.0, 20.0, 'h'], 'consumables' => [0.0, 1000.0, '$'], 'waste_fee' => [0.0, 1000.0, '$'], 'tax_percent' => [0.0, 50.0, '%']];
 
-    #[ORM\Id, ORM\Column]
-    private int $id = self::ONLY;
-
     /** Dollars an hour. */
+    #[ORM\Id, ORM\Column(name: 'shop_id')]
+    private int $shopId;
+
     #[ORM\Column]
     private float $wage = self::TO_BEGIN_WITH['wage'];
 
@@ -72,10 +74,5 @@ class Prices
     public function isLaborTaxed(): bool
     {
         return $this->isLaborTaxed;
-    }
-
-    public function getId(): int
-    {
-        return $this->id;
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Oil;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Volume;
@@ -14,8 +16,10 @@ use Doctrine\ORM\Mapping as ORM;
 
 /** Oil that came onto the shelf, or was taken from it at a step of a job; the latter counts as long as that entry does. */
 #[ORM\Entity]
-class OilMove
+class OilMove implements BelongsToShop
 {
+    use OfShop;
+
     public const LEAST_BOUGHT_ML = 100.0;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -27,6 +27,7 @@ final readonly class Shelf
                 COALESCE(SUM(IF(entry.struck = 1, 0, move.millilitres)), 0) AS stands,
                 COALESCE(SUM(IF(entry.struck = 0, -move.millilitres, 0)), 0) AS taken
             FROM oil LEFT JOIN oil_move move ON move.oil_id = oil.id LEFT JOIN entry ON entry.id = move.entry_id
+            WHERE oil.shop_id = @shop
             GROUP BY oil.id, oil.name ORDER BY oil.name
             SQL);
 

@@ -32,10 +32,10 @@ final readonly class OncePerKey
                 $connection = $this->entities->getConnection();
                 // Straight to the connection: a duplicate refused during an ORM flush would close the entity manager.
                 // A rival transaction with the same key makes this wait until it has ended.
-                $connection->insert(
-                    'used_key',
-                    ['request_key' => $key->value, 'member_id' => $by, 'meant' => $key->meant, 'used_at' => $this->clock->now()],
-                    ['used_at' => Types::DATETIME_IMMUTABLE],
+                $connection->executeStatement(
+                    'INSERT INTO used_key (request_key, member_id, meant, used_at, shop_id) VALUES (?, ?, ?, ?, @shop)',
+                    [$key->value, $by, $key->meant, $this->clock->now()],
+                    [3 => Types::DATETIME_IMMUTABLE],
                 );
                 $made = $change();
                 $this->entities->flush();

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Once;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** A request key whose change was made; inserted in the change's own transaction. */
 #[ORM\Entity]
 #[ORM\Index(columns: ['used_at'])]
-class UsedKey
+class UsedKey implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\Column(length: 36, options: ['fixed' => true, 'charset' => 'ascii', 'collation' => 'ascii_bin'])]
     private string $requestKey;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Photo;
 
+use AwakeShed\App\Belonging\CurrentShop;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Psr\Clock\ClockInterface;
@@ -26,6 +27,7 @@ final class MendPhotosCommand extends Command
         private readonly PhotoStore $store,
         private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
+        private readonly CurrentShop $shop,
     ) {
         parent::__construct();
     }
@@ -37,7 +39,14 @@ final class MendPhotosCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $mends = true === $input->getOption('yes');
+        // Of all shops together: what is nobody's in one may be another's.
+        $this->shop->everywhere(fn () => $this->mend(true === $input->getOption('yes'), $output));
+
+        return Command::SUCCESS;
+    }
+
+    private function mend(bool $mends, OutputInterface $output): void
+    {
         $lying = $this->lying();
         $strays = $lost = $small = 0;
         foreach ($this->repository->byFile() as $file => $photo) {
@@ -69,8 +78,6 @@ final class MendPhotosCommand extends Command
         }
         $this->entities->flush();
         $output->writeln(\sprintf('%d files without a record, %d photos without a picture, %d without a small one%s', $strays, $lost, $small, $mends ? ': mended.' : '.'));
-
-        return Command::SUCCESS;
     }
 
     /** @return array<string, array<string, int>> size => file => when it was written */

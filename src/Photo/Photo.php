@@ -6,14 +6,18 @@ namespace AwakeShed\App\Photo;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** A photo of a job: re-encoded, scaled and free of location data before it is stored. */
 #[ORM\Entity(repositoryClass: PhotoRepository::class)]
-class Photo implements RecordedBy
+class Photo implements BelongsToShop, RecordedBy
 {
+    use OfShop;
+
     /** Characters. */
     public const LONGEST_CAPTION = 200;
 

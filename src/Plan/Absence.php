@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** Days on which somebody, or the whole shop, is not there: a holiday, a morning at the dentist's. */
 #[ORM\Entity(repositoryClass: AbsenceRepository::class)]
 #[ORM\Index(columns: ['last_day'])]
-class Absence
+class Absence implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST_NOTE = 120;
     private const NOON = 720;
     private const DAY = 1440;

@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\KeyedByShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
-/** What the shop's people share, and when an engine may be heard; there is one of it. */
+/** What the shop's people share, and when an engine may be heard; there is one of it for each shop. */
 #[ORM\Entity]
-class Equipment
+class Equipment implements BelongsToShop
 {
-    public const ONLY = 1;
+    use KeyedByShop;
 
     /** Setting => least and most. */
     public const BOUNDS = ['lifts' => [1, 20], 'bath_places' => [1, 50], 'bath_minutes' => [1, 240], 'pad_since' => [0, 1440], 'pad_until' => [0, 1440], 'latitude' => [-65, 65]];
 
-    #[ORM\Id, ORM\Column]
-    private int $id = self::ONLY;
+    #[ORM\Id, ORM\Column(name: 'shop_id')]
+    private int $shopId;
 
     #[ORM\Column(type: Types::SMALLINT)]
     private int $lifts = 1;
@@ -92,10 +94,5 @@ class Equipment
         $until = min($this->padUntil, $set);
 
         return $since < $until ? [$since, $until] : null;
-    }
-
-    public function getId(): int
-    {
-        return $this->id;
     }
 }

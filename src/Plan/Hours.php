@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** When somebody is at the bench, on one day of the week. */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(columns: ['member_id', 'weekday'])]
-class Hours
+class Hours implements BelongsToShop
 {
+    use OfShop;
+
     /** Monday to Friday from eight to half past four with half an hour at noon, until somebody says otherwise (common practice). */
     private const USUAL_DAYS = 5;
     private const USUAL = [480, 990];

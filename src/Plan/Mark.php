@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
@@ -12,8 +14,10 @@ use Doctrine\ORM\Mapping as ORM;
 /** What somebody says of a piece of work: begun, over, longer, not now; or when and by whom it is to be done. */
 #[ORM\Entity(repositoryClass: MarkRepository::class), ORM\Table('plan_mark')]
 #[ORM\Index(columns: ['done_at'])]
-class Mark
+class Mark implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST_REASON = 200;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

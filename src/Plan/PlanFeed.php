@@ -6,12 +6,16 @@ namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Token;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\ORM\Mapping as ORM;
 
 /** The link to somebody's own work in their calendar; the link itself is in nobody's database. */
 #[ORM\Entity]
-class PlanFeed
+class PlanFeed implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Column(length: 64, unique: true)]
     private string $hash = '';
 

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Token;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\OncePerKey;
 use Doctrine\ORM\EntityManagerInterface;
@@ -22,15 +23,16 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Somebody's own work in whatever calendar they keep, behind a link that nobody can guess. */
 final class PlanFeedController extends AbstractController
 {
-    public function __construct(private readonly EntityManagerInterface $entities, private readonly PlanBoards $boards, private readonly PlanWords $words, private readonly ClockInterface $clock)
+    public function __construct(private readonly EntityManagerInterface $entities, private readonly PlanBoards $boards, private readonly PlanWords $words, private readonly ClockInterface $clock, private readonly CurrentShop $shop)
     {
     }
 
     #[Route('/my-work/{token}.ics', name: 'plan_feed_read', requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
     public function read(string $token): Response
     {
-        $feed = $this->entities->getRepository(PlanFeed::class)->findOneBy(['hash' => Token::digest($token)]);
-        if (null === $feed || !$feed->getMember()->isActive()) {
+        $feed = $this->shop->everywhere(fn (): ?PlanFeed => $this->entities->getRepository(PlanFeed::class)->findOneBy(['hash' => Token::digest($token)])) ?? throw $this->createNotFoundException('No such calendar.');
+        $this->shop->enter($feed->shop());
+        if (!$feed->getMember()->isActive()) {
             throw $this->createNotFoundException('No such calendar.');
         }
         $calendar = new VCalendar(['PRODID' => '-//Awake Shed//Plan//EN', 'X-WR-CALNAME' => $feed->getMember()->getName(), 'METHOD' => 'PUBLISH']);

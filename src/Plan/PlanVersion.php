@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
@@ -15,8 +17,10 @@ use Doctrine\ORM\Mapping as ORM;
  * @phpstan-type Save array{what: string, whose: string, saved: int, kept: list<string>}
  */
 #[ORM\Entity(repositoryClass: PlanVersionRepository::class)]
-class PlanVersion
+class PlanVersion implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Once\Leases;
 use AwakeShed\Core\Schedule\Day\JobOdds;
 use AwakeShed\Core\Schedule\Day\Replays;
@@ -62,7 +63,7 @@ final readonly class Plans
 
     private const MOST_CHANGES = 30;
 
-    public function __construct(private WorkToPlan $work, private PlanVersionRepository $versions, private MarkRepository $marks, private EntityManagerInterface $entities, private ClockInterface $clock, private TypicalJob $typical, private Workplace $place, private Leases $leases, private string $shopTimezone)
+    public function __construct(private WorkToPlan $work, private PlanVersionRepository $versions, private MarkRepository $marks, private EntityManagerInterface $entities, private ClockInterface $clock, private TypicalJob $typical, private Workplace $place, private Leases $leases, private CurrentShop $shop, private string $shopTimezone)
     {
     }
 
@@ -80,20 +81,20 @@ final readonly class Plans
     public function replan(bool $waits = false): void
     {
         $connection = $this->entities->getConnection();
-        $connection->executeStatement('INSERT INTO plan_state (id, wanted, made) VALUES (?, 1, 0) ON DUPLICATE KEY UPDATE wanted = wanted + 1', [PlanState::ONLY]);
+        $connection->executeStatement('INSERT INTO plan_state (shop_id, wanted, made) VALUES (@shop, 1, 0) ON DUPLICATE KEY UPDATE wanted = wanted + 1');
         $begun = hrtime(true);
-        while ($this->isBehind() && null !== ($lease = $this->leases->take(self::LEASE, self::GIVEN, $waits ? self::GIVEN + 1 : 0))) {
+        while ($this->isBehind() && null !== ($lease = $this->leases->take(self::LEASE.' '.$this->shop->id(), self::GIVEN, $waits ? self::GIVEN + 1 : 0))) {
             try {
                 // Each plan has the time of a page for itself, where pages have one.
                 if ('0' !== \ini_get('max_execution_time')) {
                     set_time_limit(self::GIVEN);
                 }
-                $wanted = $connection->fetchOne('SELECT wanted FROM plan_state WHERE id = ?', [PlanState::ONLY]);
+                $wanted = $connection->fetchOne('SELECT wanted FROM plan_state WHERE shop_id = @shop');
                 // What was read for the last one is not what is there now.
                 $this->entities->clear();
                 $this->endWhatIsRecorded();
                 $this->make();
-                $connection->executeStatement('UPDATE plan_state SET made = ? WHERE id = ?', [$wanted, PlanState::ONLY]);
+                $connection->executeStatement('UPDATE plan_state SET made = ? WHERE shop_id = @shop', [$wanted]);
                 // Changes come in bursts: those of the next seconds are planned together.
                 if ($this->isBehind()) {
                     sleep(self::REST);
@@ -111,7 +112,7 @@ final readonly class Plans
     /** Whether a plan was wanted after the last one was begun. */
     public function isBehind(): bool
     {
-        return 1 === $this->entities->getConnection()->fetchOne('SELECT made < wanted FROM plan_state WHERE id = ?', [PlanState::ONLY]);
+        return 1 === $this->entities->getConnection()->fetchOne('SELECT made < wanted FROM plan_state WHERE shop_id = @shop');
     }
 
     /** @return array{half: \DateTimeImmutable, most: \DateTimeImmutable, nearly: \DateTimeImmutable}|null when a machine taken in now would be ready, one, four and nineteen times out of two, five and twenty; null before any plan was made */

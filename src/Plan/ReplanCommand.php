@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
+use AwakeShed\App\Belonging\CurrentShop;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -14,7 +15,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('shed:replan', 'Makes the plan of the bench day anew.')]
 final class ReplanCommand extends Command
 {
-    public function __construct(private readonly Plans $plans)
+    public function __construct(private readonly Plans $plans, private readonly CurrentShop $shops)
     {
         parent::__construct();
     }
@@ -26,13 +27,18 @@ final class ReplanCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
+        $this->shops->each(fn () => $this->replan($output, true === $input->getOption('if-old')));
+
+        return Command::SUCCESS;
+    }
+
+    private function replan(OutputInterface $output, bool $onlyIfOld): void
+    {
         $last = $this->plans->last();
-        if (true === $input->getOption('if-old') && null !== $last && !$this->plans->isBehind() && $this->plans->moment($last, 0)->format('Y-m-d') === $this->plans->now()->format('Y-m-d')) {
-            return Command::SUCCESS;
+        if ($onlyIfOld && null !== $last && !$this->plans->isBehind() && $this->plans->moment($last, 0)->format('Y-m-d') === $this->plans->now()->format('Y-m-d')) {
+            return;
         }
         $this->plans->replan(waits: true);
         $output->writeln(\sprintf('Plan %d is made.', $this->plans->last()?->getId() ?? 0));
-
-        return Command::SUCCESS;
     }
 }

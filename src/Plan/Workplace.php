@@ -6,6 +6,7 @@ namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\MemberRepository;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\SharedResource;
 use Doctrine\ORM\EntityManagerInterface;
@@ -18,7 +19,7 @@ final readonly class Workplace
     public const PAD = 'pad';
     private const PERSON = 'p';
 
-    public function __construct(private EntityManagerInterface $entities, private MemberRepository $members, private AbsenceRepository $absences)
+    public function __construct(private EntityManagerInterface $entities, private MemberRepository $members, private AbsenceRepository $absences, private CurrentShop $shop)
     {
     }
 
@@ -41,7 +42,7 @@ final readonly class Workplace
 
     public function equipment(): Equipment
     {
-        return $this->entities->find(Equipment::class, Equipment::ONLY) ?? new Equipment();
+        return $this->entities->find(Equipment::class, $this->shop->id()) ?? new Equipment();
     }
 
     /** @return array<int, array<int, Hours>> by person and day of the week, those that somebody has set */

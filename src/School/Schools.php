@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\School;
 
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\Core\Evidence\Vocabulary;
 use Doctrine\ORM\EntityManagerInterface;
 
 /** The schools of the trade, as this shop follows them. */
 final readonly class Schools
 {
-    public function __construct(private EntityManagerInterface $entities, private Vocabulary $vocabulary)
+    public function __construct(private EntityManagerInterface $entities, private Vocabulary $vocabulary, private CurrentShop $shop)
     {
     }
 
@@ -33,7 +34,7 @@ final readonly class Schools
     public function choose(string $question, string $school): void
     {
         $this->vocabulary->checkSchool($question, $school);
-        $known = $this->entities->find(ShopSchool::class, $question);
+        $known = $this->entities->find(ShopSchool::class, ['shopId' => $this->shop->id(), 'question' => $question]);
         if (null === $known) {
             $this->entities->persist(new ShopSchool($question, $school));
         } else {

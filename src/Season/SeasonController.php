@@ -45,10 +45,7 @@ final class SeasonController extends AbstractController
     #[Route('/calendar/{token}.ics', name: 'calendar_feed', requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
     public function feed(string $token): Response
     {
-        $shop = $this->shops->current();
-        if (null === $shop || !$shop->isFeedOf($token)) {
-            throw $this->createNotFoundException('No such calendar.');
-        }
+        $shop = $this->shops->withFeed($token) ?? throw $this->createNotFoundException('No such calendar.');
 
         return self::asCalendar($this->calendar->of(array_map($this->recorder->open(...), $this->home->last()), $shop->getName()), 'shop.ics');
     }

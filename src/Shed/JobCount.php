@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Shed;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\KeyedByShop;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Progress\Progress;
 use Doctrine\ORM\Mapping as ORM;
@@ -13,8 +15,13 @@ use Doctrine\ORM\Mapping as ORM;
  * counted; in eight parts, by the last digits of the job, so that two benches seldom wait for each other's.
  */
 #[ORM\Entity]
-class JobCount
+class JobCount implements BelongsToShop
 {
+    use KeyedByShop;
+
+    #[ORM\Id, ORM\Column(name: 'shop_id')]
+    private int $shopId;
+
     #[ORM\Id, ORM\Column]
     private bool $gone;
 

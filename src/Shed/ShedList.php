@@ -50,9 +50,9 @@ final readonly class ShedList
         // Kept as machines come, change and go (the database's own triggers); only what is typed has to be counted.
         [$where, $values] = '' === $query->find ? ['', []] : self::typed($query->find);
         $kind = null === $query->kind ? '' : 'kind = ?';
-        $all = implode(' AND ', array_diff([$where, $kind], ['']));
+        $all = implode(' AND ', array_diff(['shop_id = @shop', $where, $kind], ['']));
         $sql = '' === $query->find
-            ? 'SELECT gone, stand, SUM(machines) AS machines FROM job_count'.('' === $all ? '' : ' WHERE '.$all).' GROUP BY gone, stand'
+            ? 'SELECT gone, stand, SUM(machines) AS machines FROM job_count WHERE '.$all.' GROUP BY gone, stand'
             : 'SELECT gone, stand, COUNT(*) AS machines FROM job j WHERE '.$all.' GROUP BY gone, stand';
         $byStand = array_fill_keys(array_map(static fn (Progress $stand): string => $stand->value, Progress::cases()), 0);
         $gone = 0;
@@ -82,7 +82,7 @@ final readonly class ShedList
         };
         // Where a machine stood when it went home is nobody's question.
         $stand = $query->handedBack ? null : $query->stand;
-        $where = ['j.gone = ?'];
+        $where = ['j.shop_id = @shop', 'j.gone = ?'];
         $values = [$query->handedBack ? 1 : 0];
         foreach (['kind' => $query->kind?->value, 'stand' => $stand?->value] as $name => $value) {
             if (null !== $value) {
@@ -95,7 +95,7 @@ final readonly class ShedList
             $values = [...$values, ...$typed];
         }
         $from = $query->after ?? $query->before;
-        $at = null === $from ? false : $this->database->fetchOne("SELECT $column FROM job WHERE id = ?", [$from]);
+        $at = null === $from ? false : $this->database->fetchOne("SELECT $column FROM job WHERE id = ? AND shop_id = @shop", [$from]);
         $downwards = $descending !== (null !== $query->before);
         if (null !== $from && \is_string($at)) {
             // The first half bounds the index; the two together are the place of a row among those of the same day.

@@ -6,6 +6,8 @@ namespace AwakeShed\App\Sheet;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Token;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
@@ -13,8 +15,10 @@ use Doctrine\ORM\Mapping as ORM;
 /** A sheet that went out, kept as it was; by letter, or behind a link that ends. */
 #[ORM\Entity(repositoryClass: SentSheetRepository::class), ORM\Table('sent_sheet')]
 #[ORM\UniqueConstraint(columns: ['token_hash'])]
-class SentSheet
+class SentSheet implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Sheet;
 
 use AwakeShed\App\Account\Token;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Job\Job;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
@@ -12,7 +13,7 @@ use Doctrine\Persistence\ManagerRegistry;
 /** @extends ServiceEntityRepository<SentSheet> */
 final class SentSheetRepository extends ServiceEntityRepository
 {
-    public function __construct(ManagerRegistry $registry)
+    public function __construct(ManagerRegistry $registry, private readonly CurrentShop $shop)
     {
         parent::__construct($registry, SentSheet::class);
     }
@@ -39,9 +40,15 @@ final class SentSheetRepository extends ServiceEntityRepository
         }
     }
 
+    /** Whoever comes by a link is in the shop whose sheet it is. */
     public function behind(string $token): ?SentSheet
     {
-        return $this->findOneBy(['tokenHash' => Token::digest($token)]);
+        $sheet = $this->shop->everywhere(fn (): ?SentSheet => $this->findOneBy(['tokenHash' => Token::digest($token)]));
+        if (null !== $sheet) {
+            $this->shop->enter($sheet->shop());
+        }
+
+        return $sheet;
     }
 
     public function copyOf(SentSheet $sheet): SheetCopy

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Sheet;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** The bytes of a sheet as they went out; by their digest, so that the same sheet is kept once and a changed one is found out. */
 #[ORM\Entity, ORM\Table('sheet_copy')]
-class SheetCopy
+class SheetCopy implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\Column(length: 64)]
     private string $sha256;
 

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace AwakeShed\App\Shelf;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** Parts that came to the shelf, were counted, or went off it, for which job and by whom. */
 #[ORM\Entity, ORM\Table('shelf_move')]
-class ShelfMove
+class ShelfMove implements BelongsToShop
 {
+    use OfShop;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 

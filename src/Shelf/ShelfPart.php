@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Shelf;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\ORM\Mapping as ORM;
 
 /** A part that lies on the shelf: where, how many, what it fits. Its count changes by {@see ShelfMove}s only. */
 #[ORM\Entity, ORM\Table('shelf_part')]
 #[ORM\Index(columns: ['name'])]
-class ShelfPart
+class ShelfPart implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST = 120;
     public const MOST = 999;
     public const MOST_DOLLARS = 100_000.0;

@@ -23,7 +23,7 @@ final readonly class DemoMachines
 
     public function count(): int
     {
-        $count = $this->database->fetchOne('SELECT COUNT(*) FROM job WHERE is_demo = 1');
+        $count = $this->database->fetchOne('SELECT COUNT(*) FROM job WHERE shop_id = @shop AND is_demo = 1');
 
         return is_numeric($count) ? (int) $count : 0;
     }
@@ -31,11 +31,11 @@ final readonly class DemoMachines
     /** @return int how many there were */
     public function throwAway(): int
     {
-        $jobs = $this->database->fetchFirstColumn('SELECT id FROM job WHERE is_demo = 1');
+        $jobs = $this->database->fetchFirstColumn('SELECT id FROM job WHERE shop_id = @shop AND is_demo = 1');
         if ([] === $jobs) {
             return 0;
         }
-        $machines = $this->database->fetchFirstColumn('SELECT machine_id FROM job WHERE is_demo = 1');
+        $machines = $this->database->fetchFirstColumn('SELECT machine_id FROM job WHERE shop_id = @shop AND is_demo = 1');
         $files = $this->database->fetchFirstColumn('SELECT file FROM photo WHERE job_id IN (?)', [$jobs], [ArrayParameterType::INTEGER]);
         $run = fn (string $statement, array $ids): int|string => $this->database->executeStatement($statement, [$ids], [ArrayParameterType::INTEGER]);
         foreach (self::BY_ENTRY as $table) {
@@ -49,7 +49,7 @@ final readonly class DemoMachines
         $run('UPDATE job SET soon_after_id = NULL WHERE soon_after_id IN (?)', $jobs);
         $run('DELETE FROM job WHERE id IN (?)', $jobs);
         // One that was taken in again by somebody here is theirs.
-        $kept = $this->database->fetchFirstColumn('SELECT machine_id FROM job');
+        $kept = $this->database->fetchFirstColumn('SELECT machine_id FROM job WHERE shop_id = @shop');
         $gone = array_values(array_filter($machines, static fn (mixed $machine): bool => !\in_array($machine, $kept, true)));
         foreach (['DELETE FROM life_note WHERE machine_id IN (?)', 'DELETE FROM machine WHERE id IN (?)'] as $statement) {
             $run($statement, $gone);

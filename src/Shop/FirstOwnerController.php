@@ -11,6 +11,7 @@ use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Once\Transaction;
 use AwakeShed\App\Once\Turns;
 use AwakeShed\App\School\Schools;
@@ -37,6 +38,7 @@ final class FirstOwnerController extends AbstractController
         private readonly Vocabulary $vocabulary,
         private readonly Transaction $transaction,
         private readonly Turns $turns,
+        private readonly CurrentShop $shop,
         private readonly EntityManagerInterface $entities,
         private readonly People $people,
         private readonly Schools $schools,
@@ -64,6 +66,7 @@ final class FirstOwnerController extends AbstractController
                     $shop = $this->shops->current();
                     $shop?->call((string) $input->shop, (string) $input->place, $input->units ?? throw new \LogicException('A valid form has units.'));
                     if (null === $shop) {
+                        $this->shop->enter(Shop::FIRST);
                         $shop = new Shop((string) $input->shop, (string) $input->place, $input->units ?? throw new \LogicException('A valid form has units.'), false, $this->clock->now());
                         $this->entities->persist($shop);
                     }

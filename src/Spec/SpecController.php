@@ -14,7 +14,6 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Once\RequestKey;
-use AwakeShed\App\Once\Turns;
 use AwakeShed\Core\Spec\EngineClasses;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
@@ -43,7 +42,6 @@ final class SpecController extends AbstractController
         private readonly SpecBookFile $file,
         private readonly OncePerKey $once,
         private readonly EntityManagerInterface $entities,
-        private readonly Turns $turns,
         private readonly TranslatorInterface $translator,
         private readonly SideBySide $sideBySide,
         private readonly Trail $trail,
@@ -91,7 +89,7 @@ final class SpecController extends AbstractController
         $this->once->run($key, $member->getId(), function () use ($read, $member): null {
             $this->trail->note($member->getId(), Deed::SpecBookRead, implode(', ', array_keys($read)));
             $known = [];
-            $this->turns->hold(SpecPageRepository::BOOK);
+            $this->pages->holdBook();
             foreach ($this->pages->byNameAnew() as $page) {
                 $known[self::keyOf($page->getName())] = $page;
             }
@@ -199,7 +197,7 @@ final class SpecController extends AbstractController
     {
         $this->once->run($key, $member->getId(), function () use ($page, $input, $form, $member): null {
             if (null !== $page) {
-                $this->turns->hold(SpecPageRepository::BOOK);
+                $this->pages->holdBook();
                 $this->entities->refresh($page);
                 $this->sideBySide->demandUnchanged($form, $this->createForm(SpecPageType::class, $input), $this->createForm(SpecPageType::class, SpecPageInput::fromPage($page)));
                 $page->call((string) $input->name, $input->kind);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Spec;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
@@ -12,15 +14,18 @@ use Doctrine\ORM\Mapping as ORM;
 
 /** A page of the shop's spec book: one model of machine or engine, looked up once and kept. */
 #[ORM\Entity(repositoryClass: SpecPageRepository::class)]
-class SpecPage
+#[ORM\UniqueConstraint(name: 'spec_page_name', columns: ['shop_id', 'name'])]
+class SpecPage implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST_NAME = 120;
     public const LONGEST_NOTE = 200;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
-    #[ORM\Column(length: 120, unique: true)]
+    #[ORM\Column(length: 120)]
     private string $name;
 
     #[ORM\Column(enumType: MachineKind::class, length: 30, nullable: true)]

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Spec;
 
+use AwakeShed\App\Belonging\CurrentShop;
+use AwakeShed\App\Once\Turns;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\ORM\Query;
 use Doctrine\Persistence\ManagerRegistry;
@@ -11,10 +13,7 @@ use Doctrine\Persistence\ManagerRegistry;
 /** @extends ServiceEntityRepository<SpecPage> */
 final class SpecPageRepository extends ServiceEntityRepository
 {
-    /** The turn at the pages, which are written as one book. */
-    public const BOOK = 'spec book';
-
-    public function __construct(ManagerRegistry $registry)
+    public function __construct(ManagerRegistry $registry, private readonly Turns $turns, private readonly CurrentShop $shop)
     {
         parent::__construct($registry, SpecPage::class);
     }
@@ -23,6 +22,12 @@ final class SpecPageRepository extends ServiceEntityRepository
     public function byName(): array
     {
         return $this->findBy([], ['name' => 'ASC']);
+    }
+
+    /** The pages are written as one book: whoever does waits for their turn at all of them. */
+    public function holdBook(): void
+    {
+        $this->turns->hold('spec book of '.$this->shop->id());
     }
 
     /** @return list<SpecPage> as they stand now, whatever was read before */

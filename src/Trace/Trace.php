@@ -6,6 +6,8 @@ namespace AwakeShed\App\Trace;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Trace\Series;
@@ -15,8 +17,10 @@ use Doctrine\ORM\Mapping as ORM;
 /** A recorded series, of a job or of none. Samples lie as pairs of little-endian doubles, seconds and SI amount. */
 #[ORM\Entity(repositoryClass: TraceRepository::class)]
 #[ORM\Index(columns: ['kind', 'at'])]
-class Trace implements RecordedBy
+class Trace implements BelongsToShop, RecordedBy
 {
+    use OfShop;
+
     public const BYTES = 16;
     private const LONGEST_NAME = 120;
 

@@ -6,6 +6,8 @@ namespace AwakeShed\App\Wait;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Job\Job;
 use Doctrine\DBAL\Types\Types;
@@ -14,8 +16,10 @@ use Doctrine\ORM\Mapping as ORM;
 /** Something of a job that needs time and no hands; whoever comes by sees when it is ready. */
 #[ORM\Entity(repositoryClass: WaitRepository::class)]
 #[ORM\Index(columns: ['ended_at', 'ready_at'])]
-class Wait implements RecordedBy
+class Wait implements BelongsToShop, RecordedBy
 {
+    use OfShop;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 

@@ -49,7 +49,7 @@ final class WaitRepository extends ServiceEntityRepository
         /** @var list<array{job_id: int, kind: string, ready_at: string}> $rows */
         $rows = $this->getEntityManager()->getConnection()->fetchAllAssociative(
             'SELECT wait.job_id, wait.kind, wait.ready_at FROM wait LEFT JOIN entry ON entry.id = wait.entry_id
-             WHERE wait.ended_at IS NULL AND (entry.id IS NULL OR entry.struck = 0) ORDER BY wait.ready_at LIMIT '.self::MOST_SHOWN,
+             WHERE wait.shop_id = @shop AND wait.ended_at IS NULL AND (entry.id IS NULL OR entry.struck = 0) ORDER BY wait.ready_at LIMIT '.self::MOST_SHOWN,
         );
 
         return array_map(static fn (array $row): WaitLine => new WaitLine($row['job_id'], WaitKind::from($row['kind']), new \DateTimeImmutable($row['ready_at'])), $rows);

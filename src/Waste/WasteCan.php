@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Waste;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Volume;
@@ -12,8 +14,10 @@ use Doctrine\ORM\Mapping as ORM;
 
 /** A named can of the shed for one stream of waste; emptied at the collection point, it starts anew. */
 #[ORM\Entity(repositoryClass: WasteCanRepository::class)]
-class WasteCan
+class WasteCan implements BelongsToShop
 {
+    use OfShop;
+
     public const LONGEST_NAME = 80;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

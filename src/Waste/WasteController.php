@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\OwnVoter;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
@@ -37,6 +38,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 final class WasteController extends AbstractController
 {
     public function __construct(
+        private readonly CurrentShop $shop,
         private readonly WasteRepository $waste,
         private readonly EntityManagerInterface $entities,
         private readonly OncePerKey $once,
@@ -116,7 +118,7 @@ final class WasteController extends AbstractController
         $key = $button->check($request);
         $note = $button->text($request, 'note');
         $this->once->run($key, $member->getId(), function () use ($stream, $note, $member): null {
-            $rule = $this->entities->find(WasteRule::class, $stream) ?? new WasteRule($stream);
+            $rule = $this->entities->find(WasteRule::class, ['shopId' => $this->shop->id(), 'stream' => $stream]) ?? new WasteRule($stream);
             $this->trail->change($member->getId(), Deed::WasteRule, $stream->value, ['note' => $rule->getNote()], ['note' => $note]);
             $rule->say($note);
             $this->entities->persist($rule);

@@ -6,6 +6,8 @@ namespace AwakeShed\App\Waste;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\OfShop;
 use AwakeShed\App\Evidence\NewEntry;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Fuel\WasteStream;
@@ -18,8 +20,10 @@ use Doctrine\ORM\Mapping as ORM;
 /** A volume put into one of the waste cans; taken back when it was written down wrongly, never deleted. */
 #[ORM\Entity(repositoryClass: WasteRepository::class)]
 #[ORM\Index(columns: ['stream', 'taken_back_at'])]
-class WastePortion implements RecordedBy
+class WastePortion implements BelongsToShop, RecordedBy
 {
+    use OfShop;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 

@@ -4,14 +4,21 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Waste;
 
+use AwakeShed\App\Belonging\BelongsToShop;
+use AwakeShed\App\Belonging\KeyedByShop;
 use AwakeShed\Core\Fuel\WasteStream;
 use Doctrine\ORM\Mapping as ORM;
 
 /** What holds at this place for one stream: where it goes, when, in what. The shop finds it out and writes it down. */
 #[ORM\Entity]
-class WasteRule
+class WasteRule implements BelongsToShop
 {
+    use KeyedByShop;
+
     public const LONGEST = 500;
+
+    #[ORM\Id, ORM\Column(name: 'shop_id')]
+    private int $shopId;
 
     #[ORM\Id, ORM\Column(enumType: WasteStream::class, length: 30)]
     private WasteStream $stream;

@@ -9,6 +9,7 @@ use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\SessionKeeper;
 use AwakeShed\App\Account\Shop;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Evidence\Derivation;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
@@ -39,6 +40,12 @@ abstract class ShedTestCase extends WebTestCase
     protected function setUp(): void
     {
         $this->browser = self::createClient();
+        $this->layOut();
+    }
+
+    /** One person of each role in an empty shop. */
+    protected function layOut(): void
+    {
         self::entities()->persist(new Shop('Test shop', '', UnitSystem::TradeMixed, false, new \DateTimeImmutable('2026-11-01')));
         foreach (Role::cases() as $role) {
             $member = new Member($role->value, ucfirst($role->value).' Tester', $role, new \DateTimeImmutable('2026-11-01'));
@@ -63,8 +70,14 @@ abstract class ShedTestCase extends WebTestCase
         return $service;
     }
 
+    /** What a test does by itself it does in the first shop. */
     protected static function entities(): EntityManagerInterface
     {
+        $shop = self::service(CurrentShop::class);
+        if (!$shop->isKnown()) {
+            $shop->enter(Shop::FIRST);
+        }
+
         return self::service(EntityManagerInterface::class);
     }
 

@@ -72,7 +72,7 @@ for (const [name, address] of Object.entries({ one: server(1), two: server(2) })
 
 /* Whoever acts is told when it was done; whoever reads waits for nobody long. */
 const acting = (writers = 4) => {
-    const seen = { acknowledged: new Set(), begun: new Set(), refused: 0, going: true, longest: 0, reads: 0, unread: 0 };
+    const seen = { acknowledged: new Set(), begun: new Set(), refused: 0, going: true, longest: 0, reads: 0, unread: 0, bare: 0 };
     const jobs = sql(1, 'SELECT id FROM job WHERE gone = 0 ORDER BY id LIMIT 6').split('\n');
     const write = async (at) => {
         const person = new Person(proxy, ['odalys', 'tamsin', 'wim', 'tamsin'][at % 4]);
@@ -120,7 +120,11 @@ const acting = (writers = 4) => {
             const from = performance.now();
             // A reader presses again what did not come.
             for (let answered = false; !answered && seen.going;) {
-                answered = await person.ask(`/jobs/${job}`, { patience: 6000 }).then((page) => page.status === 200, () => false);
+                answered = await person.ask(`/jobs/${job}`, { patience: 6000 }).then(async (page) => {
+                    // Every failure is said on a page of ours.
+                    seen.bare += page.status !== 200 && !(await page.text()).includes('Awake Shed') ? 1 : 0;
+                    return page.status === 200;
+                }, () => false);
                 seen.unread += answered ? 0 : 1;
                 await sleep(answered ? 0 : 50);
             }
@@ -144,6 +148,7 @@ const settled = async ({ seen, writing, reading }, before, what) => {
     const lost = [...seen.acknowledged].filter((key) => !keys.has(key)).length;
     const recorded = entries() - before;
     holds(`${what}: nothing that was acknowledged is lost, nothing is there twice`, lost === 0 && recorded === seen.acknowledged.size && seen.acknowledged.size >= posts, `${seen.acknowledged.size} acknowledged, ${recorded} recorded, ${lost} lost, ${seen.refused} sent again`);
+    holds(`${what}: whatever could not be answered was said in words of ours`, seen.bare === 0, `${seen.bare} bare failures`);
     holds(`${what}: no reader waits over five seconds`, seen.longest < 5000, `${Math.round(seen.longest)} ms at most in ${seen.reads} pages, ${seen.unread} asked for again`);
     return seen;
 };

@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Device\Mail;
 
-/** What the stand-in has taken, as files in the run folder. */
+use AwakeShed\App\Belonging\CurrentShop;
+
+/** What the stand-in has taken, as files in the run folder, a folder a shop. */
 final readonly class Outbox
 {
     private const MOST = 50;
 
-    public function __construct(private string $runDir)
+    public function __construct(private string $runDir, private CurrentShop $shop)
     {
     }
 
     public function folder(): string
     {
-        return $this->runDir.'/outbox';
+        return $this->runDir.'/outbox/'.($this->shop->isKnown() ? $this->shop->id() : 0);
     }
 
     /** @return list<array{name: string, to: string, subject: string, at: \DateTimeImmutable, bytes: int}> the latest first */

@@ -20,7 +20,7 @@ final readonly class OutboxTransportFactory implements TransportFactoryInterface
 
     public function create(Dsn $dsn): TransportInterface
     {
-        return $this->supports($dsn) ? new OutboxTransport($this->outbox->folder()) : throw new UnsupportedSchemeException($dsn, 'outbox', ['outbox']);
+        return $this->supports($dsn) ? new OutboxTransport($this->outbox) : throw new UnsupportedSchemeException($dsn, 'outbox', ['outbox']);
     }
 
     public function supports(Dsn $dsn): bool

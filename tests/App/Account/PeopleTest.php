@@ -12,6 +12,7 @@ use AwakeShed\App\Account\OpenSessionRepository;
 use AwakeShed\App\Account\People;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\SignInName;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Tests\App\ShedTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -201,7 +202,7 @@ final class PeopleTest extends ShedTestCase
         });
         $factory = self::createStub(\Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface::class);
         $factory->method('getPasswordHasher')->willReturn($hasher);
-        $provider = new \AwakeShed\App\Account\MemberProvider(self::service(MemberRepository::class), self::service(OpenSessionRepository::class), $factory);
+        $provider = new \AwakeShed\App\Account\MemberProvider(self::service(MemberRepository::class), self::service(OpenSessionRepository::class), $factory, self::service(CurrentShop::class));
         $provider->loadUserByIdentifier('technician');
         self::assertCount(0, $hashes);
         try {
