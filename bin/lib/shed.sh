@@ -155,7 +155,7 @@ ENV
         for folder in log tmp sessions photos state outbox news; do chown -R www-data:www-data "$run/$folder"; done
         chown mysql:mysql "$run/db"
         if [ -d "$run/mariadb" ] && [ "$(stat -c %U "$run/mariadb")" != mysql ]; then chown -R mysql:mysql "$run/mariadb"; fi
-    elif [ "$(id -u)" -eq 0 ]; then
+    elif [ "$(id -u)" -eq 0 ] && [ -z "${SHED_STAY_ROOT:-}" ]; then
         say 'Started as root, and the users it should become cannot read this folder: everything runs as root.'
         say 'Remedy: put the project where others may read it, or start it as an ordinary user.'
     fi

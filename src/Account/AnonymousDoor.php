@@ -17,8 +17,8 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
  */
 final readonly class AnonymousDoor
 {
-    /** The pages that need no sign-in, {@see config/packages/security.yaml}. */
-    private const OPEN = ['sign_in', 'lost_password', 'welcome', 'first_owner', 'sheet_open', 'calendar_feed', 'plan_feed_read'];
+    /** Among the defaults of a route that needs no sign-in: its feature says so itself. */
+    public const OPEN = '_open';
 
     public function __construct(private UrlGeneratorInterface $addresses, private WhoCookie $who, private KeptForms $kept, private KnownSessions $sessions)
     {
@@ -29,7 +29,9 @@ final readonly class AnonymousDoor
     public function onRequest(RequestEvent $event): void
     {
         $request = $event->getRequest();
-        if (!$event->isMainRequest() || \in_array($request->attributes->get('_route'), self::OPEN, true) || $this->hasSession($request)) {
+        $route = $request->attributes->get('_route');
+        // What begins so is Symfony's own, where the shed is worked on.
+        if (!$event->isMainRequest() || \is_string($route) && str_starts_with($route, '_') || $request->attributes->getBoolean(self::OPEN) || $this->hasSession($request)) {
             return;
         }
         $event->setResponse($this->toSignIn($request));

@@ -30,6 +30,14 @@ final class Shops implements ResetInterface
         return $this->shop->isKnown() ? $this->entities->find(Shop::class, $this->shop->id()) : null;
     }
 
+    /** At the door, before it is known who comes: the shop behind it, where there is one only. */
+    public function only(): ?Shop
+    {
+        $shops = $this->entities->getRepository(Shop::class)->findBy([], limit: 2);
+
+        return 1 === \count($shops) ? $shops[0] : null;
+    }
+
     /** The shop whose calendar has that link; whoever has it is in that shop. */
     public function withFeed(#[\SensitiveParameter] string $token): ?Shop
     {

@@ -18,7 +18,7 @@ use Symfony\Component\Security\Http\SecurityRequestAttributes;
 final class SignInController extends AbstractController
 {
     /** Refused sign-ins are forwarded here with their reason. */
-    #[Route('/sign-in', name: 'sign_in', methods: ['GET', 'POST'])]
+    #[Route('/sign-in', name: 'sign_in', defaults: [AnonymousDoor::OPEN => '1'], methods: ['GET', 'POST'])]
     public function signIn(Request $request, RequestStack $requests, Shops $shops, MemberRepository $members): Response
     {
         if (null !== $this->getUser()) {
@@ -35,13 +35,13 @@ final class SignInController extends AbstractController
             // A place of ours only: two slashes, or one turned about, would name another host.
             'to' => 1 === preg_match('#\A/(?![/\\\\])[^\x00-\x1F\\\\]*\z#', $to) ? $to : '',
             'is_kept' => $request->query->has('kept'),
-            'is_demo' => true === $shops->current()?->isDemo(),
+            'is_demo' => true === $shops->only()?->isDemo(),
             'is_empty' => !$members->hasAnybody(),
         ], new Response(status: null === $error ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
     /** Says the same to everybody, in the same time; what happens, happens after the answer. */
-    #[Route('/lost-password', name: 'lost_password', methods: ['GET', 'POST'])]
+    #[Route('/lost-password', name: 'lost_password', defaults: [AnonymousDoor::OPEN => '1'], methods: ['GET', 'POST'])]
     #[IsCsrfTokenValid('authenticate', methods: ['POST'])]
     public function lost(Request $request, LostPassword $lost, RateLimiterFactoryInterface $lostPasswordLimiter): Response
     {

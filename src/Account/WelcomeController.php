@@ -14,7 +14,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Where a one-time link leads: its person chooses a password and is in. */
 final class WelcomeController extends AbstractController
 {
-    #[Route('/welcome/{token}', name: 'welcome', requirements: ['token' => '[A-Za-z0-9_-]{20,60}'], methods: ['GET', 'POST'])]
+    #[Route('/welcome/{token}', name: 'welcome', defaults: [AnonymousDoor::OPEN => '1'], requirements: ['token' => '[A-Za-z0-9_-]{20,60}'], methods: ['GET', 'POST'])]
     public function welcome(string $token, Request $request, Links $links, People $people, Security $security): Response
     {
         $link = $links->find($token);

@@ -20,7 +20,10 @@ final readonly class NobodysConnection implements Middleware
             public function connect(array $params): Connection
             {
                 $connection = parent::connect($params);
-                $connection->exec('SET @shop = NULL');
+                $options = $params['driverOptions'] ?? [];
+                if ((bool) ($options[\PDO::ATTR_PERSISTENT] ?? false)) {
+                    $connection->exec('SET @shop = NULL');
+                }
 
                 return $connection;
             }

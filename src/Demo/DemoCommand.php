@@ -42,7 +42,7 @@ final class DemoCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         if (true === $input->getOption('sign-ins')) {
-            foreach (true === $this->shops->current()?->isDemo() ? SignIn::cases() : [] as $signIn) {
+            foreach (true === $this->shops->only()?->isDemo() ? SignIn::cases() : [] as $signIn) {
                 $output->writeln(\sprintf('  %-12s %-8s %s', $this->words->outcome('role', $signIn->role()->value), $signIn->value, $signIn->password()));
             }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
+use AwakeShed\App\Account\AnonymousDoor;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Token;
 use AwakeShed\App\Belonging\CurrentShop;
@@ -27,7 +28,7 @@ final class PlanFeedController extends AbstractController
     {
     }
 
-    #[Route('/my-work/{token}.ics', name: 'plan_feed_read', requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
+    #[Route('/my-work/{token}.ics', name: 'plan_feed_read', defaults: [AnonymousDoor::OPEN => '1'], requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
     public function read(string $token): Response
     {
         $feed = $this->shop->everywhere(fn (): ?PlanFeed => $this->entities->getRepository(PlanFeed::class)->findOneBy(['hash' => Token::digest($token)])) ?? throw $this->createNotFoundException('No such calendar.');

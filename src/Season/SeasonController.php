@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Season;
 
+use AwakeShed\App\Account\AnonymousDoor;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\Shops;
@@ -42,7 +43,7 @@ final class SeasonController extends AbstractController
     }
 
     /** The days of all machines that are at home, for whoever has the link. */
-    #[Route('/calendar/{token}.ics', name: 'calendar_feed', requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
+    #[Route('/calendar/{token}.ics', name: 'calendar_feed', defaults: [AnonymousDoor::OPEN => '1'], requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
     public function feed(string $token): Response
     {
         $shop = $this->shops->withFeed($token) ?? throw $this->createNotFoundException('No such calendar.');

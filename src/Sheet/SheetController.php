@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Sheet;
 
+use AwakeShed\App\Account\AnonymousDoor;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
@@ -97,7 +98,7 @@ final class SheetController extends AbstractController
     }
 
     /** Behind its link, for whoever has it; it opens this one sheet and nothing else. */
-    #[Route('/s/{token}', name: 'sheet_open', requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
+    #[Route('/s/{token}', name: 'sheet_open', defaults: [AnonymousDoor::OPEN => '1'], requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
     public function open(string $token): Response
     {
         $sheet = $this->sent->behind($token);

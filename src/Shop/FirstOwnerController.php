@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Shop;
 
+use AwakeShed\App\Account\AnonymousDoor;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\People;
 use AwakeShed\App\Account\Role;
@@ -47,7 +48,7 @@ final class FirstOwnerController extends AbstractController
     ) {
     }
 
-    #[Route('/first-owner', name: 'first_owner', methods: ['GET', 'POST'])]
+    #[Route('/first-owner', name: 'first_owner', defaults: [AnonymousDoor::OPEN => '1'], methods: ['GET', 'POST'])]
     public function open(Request $request, Security $security): Response
     {
         $code = $request->query->getString('code');
@@ -63,10 +64,10 @@ final class FirstOwnerController extends AbstractController
         if ($form->isSubmitted() && $form->isValid()) {
             try {
                 $owner = $this->transaction->run(function () use ($input) {
-                    $shop = $this->shops->current();
+                    $shop = $this->shops->only();
+                    $this->shop->enter($shop?->getId() ?? Shop::FIRST);
                     $shop?->call((string) $input->shop, (string) $input->place, $input->units ?? throw new \LogicException('A valid form has units.'));
                     if (null === $shop) {
-                        $this->shop->enter(Shop::FIRST);
                         $shop = new Shop((string) $input->shop, (string) $input->place, $input->units ?? throw new \LogicException('A valid form has units.'), false, $this->clock->now());
                         $this->entities->persist($shop);
                     }

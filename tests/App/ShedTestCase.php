@@ -83,6 +83,8 @@ abstract class ShedTestCase extends WebTestCase
 
     protected function member(Role $role): Member
     {
+        self::entities();
+
         return self::service(MemberRepository::class)->withSignInName($role->value) ?? self::fail('Nobody of that role.');
     }
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -24,22 +26,10 @@ use AwakeShed\Core\Units\Share;
 use AwakeShed\Core\Units\ShareUnit;
 use AwakeShed\Core\Units\SpeedUnit;
 
+#[AsCalculation('alternator', Topic::Running, 'run.speed')]
 final class AlternatorCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'alternator';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Running;
-    }
-
-    public function act(): string
-    {
-        return 'run.speed';
-    }
+    use Described;
 
     public function inputs(): array
     {

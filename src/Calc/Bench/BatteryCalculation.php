@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -18,22 +20,10 @@ use AwakeShed\Core\Spark\BatteryVerdict;
 use AwakeShed\Core\Units\Voltage;
 use AwakeShed\Core\Units\VoltageUnit;
 
+#[AsCalculation('battery', Topic::Spark, 'battery.volts')]
 final class BatteryCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'battery';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Spark;
-    }
-
-    public function act(): string
-    {
-        return 'battery.volts';
-    }
+    use Described;
 
     public function inputs(): array
     {

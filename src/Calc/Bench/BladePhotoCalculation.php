@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -23,22 +25,10 @@ use AwakeShed\Core\Units\CountUnit;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
 
+#[AsCalculation('blade-photo', Topic::Running, 'crank.true')]
 final class BladePhotoCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'blade-photo';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Running;
-    }
-
-    public function act(): string
-    {
-        return 'crank.true';
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -23,22 +25,10 @@ use AwakeShed\Core\Units\ResistanceUnit;
 use AwakeShed\Core\Units\Share;
 use AwakeShed\Core\Units\ShareUnit;
 
+#[AsCalculation('coil', Topic::Spark, 'spark.coil_ohms')]
 final class CoilCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'coil';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Spark;
-    }
-
-    public function act(): string
-    {
-        return 'spark.coil_ohms';
-    }
+    use Described;
 
     public function inputs(): array
     {

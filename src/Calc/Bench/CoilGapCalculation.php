@@ -4,22 +4,14 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc\Bench;
 
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\Core\Cylinder\Gap;
 use AwakeShed\Core\Spec\SpecFigure;
 
+#[AsCalculation('coil-gap', Topic::Spark, 'spark.coil_gap')]
 final class CoilGapCalculation extends FeelerGapCalculation
 {
-    public function name(): string
-    {
-        return 'coil-gap';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Spark;
-    }
-
     protected function gap(): Gap
     {
         return Gap::CoilAir;
@@ -28,10 +20,5 @@ final class CoilGapCalculation extends FeelerGapCalculation
     protected function limits(): array
     {
         return [SpecFigure::CoilGapLeast, SpecFigure::CoilGapMost];
-    }
-
-    public function act(): string
-    {
-        return 'spark.coil_gap';
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -24,22 +26,10 @@ use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 
+#[AsCalculation('compression', Topic::Cylinder, 'compression.gauge')]
 final class CompressionCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'compression';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Cylinder;
-    }
-
-    public function act(): string
-    {
-        return 'compression.gauge';
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -19,22 +21,10 @@ use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 
+#[AsCalculation('crankcase-leak', Topic::Cylinder, 'crankcase.pressure_test')]
 final class CrankcaseLeakCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'crankcase-leak';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Cylinder;
-    }
-
-    public function act(): string
-    {
-        return 'crankcase.pressure_test';
-    }
+    use Described;
 
     public function inputs(): array
     {

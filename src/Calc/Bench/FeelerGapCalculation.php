@@ -6,6 +6,7 @@ namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -22,6 +23,8 @@ use AwakeShed\Core\Units\LengthUnit;
 /** A gap read with a feeler; which gap it is, and how the spec book calls its limits, each kind says. */
 abstract class FeelerGapCalculation implements Calculation
 {
+    use Described;
+
     private const WORST_FIRST = [GapFit::Tight, GapFit::Wide, GapFit::HalfKnown, GapFit::Fits];
 
     abstract protected function gap(): Gap;

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -29,22 +31,10 @@ use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('flow-test', Topic::Path, 'flow.line')]
 final class FlowTestCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'flow-test';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Path;
-    }
-
-    public function act(): string
-    {
-        return 'flow.line';
-    }
+    use Described;
 
     public function inputs(): array
     {

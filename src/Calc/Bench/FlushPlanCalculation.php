@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
@@ -26,22 +28,10 @@ use AwakeShed\Core\Units\ShareUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('flush-plan', Topic::Oil, 'run.smoke')]
 final class FlushPlanCalculation implements Calculation, FromCase
 {
-    public function name(): string
-    {
-        return 'flush-plan';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Oil;
-    }
-
-    public function act(): string
-    {
-        return 'run.smoke';
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -18,22 +20,10 @@ use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('fuel-in-oil', Topic::Oil, 'look.oil_level')]
 final class FuelInOilCalculation implements Calculation, FromCase
 {
-    public function name(): string
-    {
-        return 'fuel-in-oil';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Oil;
-    }
-
-    public function act(): string
-    {
-        return 'look.oil_level';
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -24,22 +26,10 @@ use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('fuel-need', Topic::Path)]
 final class FuelNeedCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'fuel-need';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Path;
-    }
-
-    public function act(): null
-    {
-        return null;
-    }
+    use Described;
 
     public function inputs(): array
     {

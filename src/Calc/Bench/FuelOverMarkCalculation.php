@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Topic;
@@ -17,22 +19,10 @@ use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('fuel-over-mark', Topic::Oil, 'look.oil_level')]
 final class FuelOverMarkCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'fuel-over-mark';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Oil;
-    }
-
-    public function act(): string
-    {
-        return 'look.oil_level';
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -26,22 +28,10 @@ use AwakeShed\Core\Units\PowerUnit;
 use AwakeShed\Core\Units\Voltage;
 use AwakeShed\Core\Units\VoltageUnit;
 
+#[AsCalculation('generator-load', Topic::Running, 'run.load')]
 final class GeneratorLoadCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'generator-load';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Running;
-    }
-
-    public function act(): string
-    {
-        return 'run.load';
-    }
+    use Described;
 
     public function inputs(): array
     {

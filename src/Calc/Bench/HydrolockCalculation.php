@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -26,28 +28,16 @@ use AwakeShed\Core\Units\RatioUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('hydrolock', Topic::Cylinder)]
 final class HydrolockCalculation implements Calculation
 {
+    use Described;
+
     /** Of a small four-stroke of any size (common practice). */
     private const USUAL_RATIO = 8.5;
 
     public function __construct(private readonly EngineClasses $classes)
     {
-    }
-
-    public function name(): string
-    {
-        return 'hydrolock';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Cylinder;
-    }
-
-    public function act(): null
-    {
-        return null;
     }
 
     public function inputs(): array

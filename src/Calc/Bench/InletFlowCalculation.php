@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -23,22 +25,10 @@ use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('inlet-flow', Topic::Washer)]
 final class InletFlowCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'inlet-flow';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Washer;
-    }
-
-    public function act(): null
-    {
-        return null;
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -25,22 +27,10 @@ use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
 
+#[AsCalculation('jet', Topic::Carburetor)]
 final class JetCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'jet';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Carburetor;
-    }
-
-    public function act(): null
-    {
-        return null;
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
@@ -27,22 +29,10 @@ use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
 
+#[AsCalculation('jet-enlarging', Topic::Carburetor)]
 final class JetEnlargingCalculation implements Calculation, FromCase
 {
-    public function name(): string
-    {
-        return 'jet-enlarging';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Carburetor;
-    }
-
-    public function act(): null
-    {
-        return null;
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -20,22 +22,10 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 
+#[AsCalculation('leak-down', Topic::Cylinder, 'compression.leakdown')]
 final class LeakDownCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'leak-down';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Cylinder;
-    }
-
-    public function act(): string
-    {
-        return 'compression.leakdown';
-    }
+    use Described;
 
     public function inputs(): array
     {

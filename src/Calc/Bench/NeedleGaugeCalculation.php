@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -17,22 +19,10 @@ use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 
 /** The needle by a hand gauge and a watch, where nothing records. */
+#[AsCalculation('needle-gauge', Topic::Carburetor, 'needle.pressure')]
 final class NeedleGaugeCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'needle-gauge';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Carburetor;
-    }
-
-    public function act(): string
-    {
-        return 'needle.pressure';
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -19,22 +21,10 @@ use AwakeShed\Core\Units\RatioUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('premix', Topic::Fuel)]
 final class PremixCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'premix';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Fuel;
-    }
-
-    public function act(): null
-    {
-        return null;
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountsInput;
@@ -22,22 +24,10 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('pull-log', Topic::Cylinder, 'pull.ejecta')]
 final class PullLogCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'pull-log';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Cylinder;
-    }
-
-    public function act(): string
-    {
-        return 'pull.ejecta';
-    }
+    use Described;
 
     public function inputs(): array
     {

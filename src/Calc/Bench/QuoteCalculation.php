@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
@@ -29,8 +31,11 @@ use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Money;
 use AwakeShed\Core\Units\MoneyUnit;
 
+#[AsCalculation('quote', Topic::Quote)]
 final class QuoteCalculation implements Calculation, FromCase
 {
+    use Described;
+
     /** Chances from which it is worth it, or not, without asking. */
     private const SURE = 0.8;
 
@@ -38,21 +43,6 @@ final class QuoteCalculation implements Calculation, FromCase
 
     public function __construct(private readonly Vocabulary $vocabulary, private readonly Assessor $assessor, private readonly Cures $cures)
     {
-    }
-
-    public function name(): string
-    {
-        return 'quote';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Quote;
-    }
-
-    public function act(): null
-    {
-        return null;
     }
 
     public function inputs(): array

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
@@ -31,22 +33,10 @@ use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Money;
 use AwakeShed\Core\Units\MoneyUnit;
 
+#[AsCalculation('repair', Topic::Carburetor)]
 final class RepairCalculation implements Calculation, FromCase
 {
-    public function name(): string
-    {
-        return 'repair';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Carburetor;
-    }
-
-    public function act(): null
-    {
-        return null;
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
 use AwakeShed\App\Calc\Input\SeriesInput;
@@ -22,22 +24,10 @@ use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
 
+#[AsCalculation('speed-trace', Topic::Running, 'run.steady')]
 final class SpeedTraceCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'speed-trace';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Running;
-    }
-
-    public function act(): string
-    {
-        return 'run.steady';
-    }
+    use Described;
 
     public function inputs(): array
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -22,22 +24,10 @@ use AwakeShed\Core\Units\CountUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('stick-photo', Topic::Oil, 'look.oil_level')]
 final class StickPhotoCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'stick-photo';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Oil;
-    }
-
-    public function act(): string
-    {
-        return 'look.oil_level';
-    }
+    use Described;
 
     public function inputs(): array
     {

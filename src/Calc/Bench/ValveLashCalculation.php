@@ -4,24 +4,16 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc\Bench;
 
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Topic;
 use AwakeShed\Core\Cylinder\Gap;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Length;
 
+#[AsCalculation('valve-lash', Topic::Cylinder, 'valve.lash')]
 final class ValveLashCalculation extends FeelerGapCalculation
 {
-    public function name(): string
-    {
-        return 'valve-lash';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Cylinder;
-    }
-
     protected function gap(): Gap
     {
         return Gap::ValveLash;
@@ -30,11 +22,6 @@ final class ValveLashCalculation extends FeelerGapCalculation
     protected function limits(): array
     {
         return [SpecFigure::LashLeast, SpecFigure::LashMost];
-    }
-
-    public function act(): string
-    {
-        return 'valve.lash';
     }
 
     protected function others(): array

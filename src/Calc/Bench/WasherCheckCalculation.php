@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -22,22 +24,10 @@ use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 use AwakeShed\Core\Units\VolumeFlow;
 
+#[AsCalculation('washer-check', Topic::Washer, 'washer.pressure')]
 final class WasherCheckCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'washer-check';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Washer;
-    }
-
-    public function act(): string
-    {
-        return 'washer.pressure';
-    }
+    use Described;
 
     public function inputs(): array
     {

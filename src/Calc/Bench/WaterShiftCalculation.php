@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -20,22 +22,10 @@ use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('water-shift', Topic::Fuel, 'jar.ethanol_percent')]
 final class WaterShiftCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'water-shift';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Fuel;
-    }
-
-    public function act(): string
-    {
-        return 'jar.ethanol_percent';
-    }
+    use Described;
 
     public function inputs(): array
     {

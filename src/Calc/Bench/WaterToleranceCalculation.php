@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\FromCase;
 use AwakeShed\App\Calc\Given;
@@ -23,25 +25,13 @@ use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
 
+#[AsCalculation('water-tolerance', Topic::Fuel)]
 final class WaterToleranceCalculation implements Calculation, FromCase
 {
+    use Described;
+
     public function __construct(private readonly WaterTolerance $tolerance)
     {
-    }
-
-    public function name(): string
-    {
-        return 'water-tolerance';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Fuel;
-    }
-
-    public function act(): null
-    {
-        return null;
     }
 
     public function inputs(): array

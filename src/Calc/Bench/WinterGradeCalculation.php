@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace AwakeShed\App\Calc\Bench;
 
 use AwakeShed\App\Calc\Answer;
+use AwakeShed\App\Calc\AsCalculation;
 use AwakeShed\App\Calc\Calculation;
+use AwakeShed\App\Calc\Described;
 use AwakeShed\App\Calc\Figure;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Calc\Input\AmountInput;
@@ -17,22 +19,10 @@ use AwakeShed\Core\Oil\WinterGrade;
 use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
 
+#[AsCalculation('winter-grade', Topic::Oil)]
 final class WinterGradeCalculation implements Calculation
 {
-    public function name(): string
-    {
-        return 'winter-grade';
-    }
-
-    public function topic(): Topic
-    {
-        return Topic::Oil;
-    }
-
-    public function act(): null
-    {
-        return null;
-    }
+    use Described;
 
     public function inputs(): array
     {

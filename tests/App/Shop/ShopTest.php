@@ -164,7 +164,7 @@ final class ShopTest extends ShedTestCase
 
     public function testOldNotesGoByTheRule(): void
     {
-        self::entities()->getConnection()->executeStatement("INSERT INTO audit_note (at, what, subject, said_before, says_now, address) VALUES ('2020-01-01', 'signed_in', 'x', '[]', '[]', '')");
+        self::entities()->getConnection()->executeStatement("INSERT INTO audit_note (at, what, subject, said_before, says_now, address, shop_id) VALUES ('2020-01-01', 'signed_in', 'x', '[]', '[]', '', 1)");
         $command = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:forget-notes'));
         $command->execute(['--days' => '3']);
         self::assertSame(2, $command->getStatusCode());

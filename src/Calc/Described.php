@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Calc;
+
+/** For a calculation: says what its attribute says ({@see AsCalculation}). */
+trait Described
+{
+    private ?AsCalculation $said = null;
+
+    public function name(): string
+    {
+        return $this->said()->name;
+    }
+
+    public function topic(): Topic
+    {
+        return $this->said()->topic;
+    }
+
+    public function act(): ?string
+    {
+        return $this->said()->act;
+    }
+
+    private function said(): AsCalculation
+    {
+        return $this->said ??= ((new \ReflectionClass($this))->getAttributes(AsCalculation::class)[0] ?? throw new \LogicException(static::class.' does not say what it is called.'))->newInstance();
+    }
+}
