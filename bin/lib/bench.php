@@ -250,9 +250,9 @@ measure(sprintf('With %d jobs', $jobs + MANY), [
 $floor = [];
 for ($round = 0; $round < ROUNDS; ++$round) {
     $from = hrtime(true);
-    $ids = $database->fetchFirstColumn('SELECT id FROM job WHERE gone = 0 ORDER BY due, id LIMIT 25');
+    $ids = $database->fetchFirstColumn('SELECT id FROM job WHERE shop_id = 1 AND gone = 0 ORDER BY due, id LIMIT 25');
     $database->fetchAllAssociative('SELECT job.*, machine.label, machine.owner_name FROM job JOIN machine ON machine.id = job.machine_id WHERE job.id IN (?)', [$ids], [ArrayParameterType::INTEGER]);
-    $database->fetchAllAssociative('SELECT stand, COUNT(*) FROM job WHERE gone = 0 GROUP BY stand');
+    $database->fetchAllAssociative('SELECT stand, COUNT(*) FROM job WHERE shop_id = 1 AND gone = 0 GROUP BY stand');
     $floor[] = (hrtime(true) - $from) / 1e6;
 }
 printf("\nRaw-SQL floor of the shed with %d jobs: %.1f ms\n", $jobs + MANY, median($floor));

@@ -126,6 +126,8 @@ install_libraries() {
 make_run_folder() {
     local folder
     mkdir -p "$run/log" "$run/tmp" "$run/sessions" "$run/photos" "$run/state" "$run/outbox" "$run/news" "$run/db"
+    # Letters of a shed from before there were several shops in one.
+    if compgen -G "$run/outbox/*.eml" >/dev/null; then mkdir -p -m 700 "$run/outbox/1"; mv "$run"/outbox/*.eml "$run/outbox/1/"; fi
     if [ ! -s "$run/secrets" ]; then
         (umask 077; printf 'APP_SECRET=%s\nDB_PASSWORD=%s\n' "$(secret)" "$(secret)" >"$run/secrets.new"; mv "$run/secrets.new" "$run/secrets")
     fi

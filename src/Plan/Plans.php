@@ -141,7 +141,12 @@ final readonly class Plans
         $now = $this->now();
         $from = $now->setTimestamp(intdiv($now->getTimestamp(), self::ROUND) * self::ROUND);
         [$problem, $spreads] = $this->work->from($from, self::BUDGET);
+        $written = ProblemFormat::write($problem);
         $former = $this->versions->last();
+        // Most of what is found changes nothing of what is left: the same problem has the same plan.
+        if (null !== $former && $former->getBeginsAt()->getTimestamp() === $from->getTimestamp() && self::isSame($former->getProblem(), $written)) {
+            return;
+        }
         $before = null === $former ? null : $this->asOf($former, $problem, Workplace::minutesBetween($former->getBeginsAt(), $from));
         $plan = null === $before ? Planner::plan($problem) : $this->better(Mender::mend($problem, $before), $problem, $before);
         $odds = (new Replays($plan))->run($spreads, $problem->seed, min(Replays::RUNS, intdiv(self::REPLAYED, max(1, \count($plan->placed)))));
@@ -149,7 +154,7 @@ final readonly class Plans
         $savings = 0 === $plan->tardiness() || \count($problem->jobs) > self::FEW_JOBS ? [] : Saving::of($plan, $waiting);
         $this->versions->keep(new PlanVersion(
             $this->clock->now()->setTimestamp($from->getTimestamp()),
-            ProblemFormat::write($problem),
+            $written,
             PlanFormat::write($plan, 0),
             self::told($odds + $this->oddsOfOneMore($problem, $plan, $spreads)),
             array_map(static fn (Saving $one): array => ['what' => $one->what, 'whose' => $one->whose, 'saved' => $one->saved, 'kept' => $one->kept], \array_slice($savings, 0, self::SAVINGS)),
@@ -157,6 +162,15 @@ final readonly class Plans
             $this->clock->now(),
         ));
         $this->tellJobs($problem, $plan, $from);
+    }
+
+    /**
+     * @param array<string, mixed> $one   as it was kept
+     * @param array<string, mixed> $other
+     */
+    private static function isSame(array $one, array $other): bool
+    {
+        return json_encode($one, \JSON_THROW_ON_ERROR) === json_encode($other, \JSON_THROW_ON_ERROR);
     }
 
     /**

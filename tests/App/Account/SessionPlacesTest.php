@@ -69,6 +69,22 @@ final class SessionPlacesTest extends ShedTestCase
         self::assertSame(1, $this->place->gc(SessionFiles::LIFE));
     }
 
+    /** While the page about it is made: nothing is asked of it, nobody loses their session, and the next handling begins anew. */
+    public function testATableThatDoesNotAnswerIsLeftAlone(): void
+    {
+        $this->open(SessionTable::class);
+        $table = $this->place;
+        \assert($table instanceof SessionTable);
+        $table->write(self::ID, 'kept');
+        $table->giveUp();
+        self::assertSame('', $table->read(self::ID));
+        $table->write(self::ID, '');
+        $table->write(self::ID, 'overwritten');
+        $table->destroy(self::ID);
+        $table->reset();
+        self::assertSame('kept', $table->read(self::ID));
+    }
+
     /** @param class-string $class */
     private function open(string $class): void
     {
