@@ -65,8 +65,13 @@ function listed(array $keys, string $prefix, string $delimiter): void
             $folders[substr($key, 0, $cut + 1)] = true;
             continue;
         }
-        $lines[] = sprintf('<Contents><Key>%s</Key><Size>%d</Size><LastModified>%s</LastModified><ETag>"%s"</ETag><StorageClass>STANDARD</StorageClass></Contents>',
-            htmlspecialchars($key, \ENT_XML1), filesize(named('SHED_BUCKET').'/'.$key), gmdate('Y-m-d\TH:i:s.000\Z', (int) filemtime(named('SHED_BUCKET').'/'.$key)), md5_file(named('SHED_BUCKET').'/'.$key));
+        $lines[] = sprintf(
+            '<Contents><Key>%s</Key><Size>%d</Size><LastModified>%s</LastModified><ETag>"%s"</ETag><StorageClass>STANDARD</StorageClass></Contents>',
+            htmlspecialchars($key, \ENT_XML1),
+            filesize(named('SHED_BUCKET').'/'.$key),
+            gmdate('Y-m-d\TH:i:s.000\Z', (int) filemtime(named('SHED_BUCKET').'/'.$key)),
+            md5_file(named('SHED_BUCKET').'/'.$key),
+        );
     }
     foreach (array_keys($folders) as $folder) {
         $lines[] = '<CommonPrefixes><Prefix>'.htmlspecialchars((string) $folder, \ENT_XML1).'</Prefix></CommonPrefixes>';
