@@ -6,6 +6,7 @@ namespace AwakeShed\App\Account;
 
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
+use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\App\Once\Transaction;
 use AwakeShed\App\Once\Turns;
 use Doctrine\ORM\EntityManagerInterface;
@@ -26,6 +27,7 @@ final readonly class People
         private OpenSessionRepository $sessions,
         private KeptForms $kept,
         private Shops $shops,
+        private CurrentShop $shop,
         private UserPasswordHasherInterface $hasher,
         private Trail $trail,
         private ClockInterface $clock,
@@ -143,7 +145,8 @@ final readonly class People
     {
         try {
             $this->transaction->run(function () use ($person, $change): void {
-                $this->turns->hold(self::OWNERS.$this->shops->current()?->getId());
+                // Before anything is read: what a transaction reads first is as of what it sees from then on.
+                $this->turns->hold(self::OWNERS.$this->shop->id());
                 $this->turns->take($person);
                 $change();
                 $this->entities->flush();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Belonging;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Contracts\Service\ResetInterface;
 
@@ -19,7 +20,7 @@ final class CurrentShop implements ResetInterface
 
     public function enter(int $shop): void
     {
-        $this->database->executeStatement('SET @shop = ?', [$shop]);
+        $this->database->executeStatement('SET @shop = ?', [$shop], [ParameterType::INTEGER]);
         $this->id = $shop;
     }
 

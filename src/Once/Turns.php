@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Once;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 
 /**
@@ -25,7 +26,8 @@ final readonly class Turns
     public function take(object $thing): void
     {
         $this->hold($thing);
-        $this->entities->refresh($thing);
+        // As it is now, whatever the transaction has read before.
+        $this->entities->refresh($thing, LockMode::PESSIMISTIC_WRITE);
     }
 
     /** @param object|string $thing that is saved, left as it is in memory; or a name of at most 60 letters for what has no row */

@@ -64,6 +64,8 @@ final class FirstOwnerController extends AbstractController
         if ($form->isSubmitted() && $form->isValid()) {
             try {
                 $owner = $this->transaction->run(function () use ($input) {
+                    // Of two who send this at once, the second comes after the first, and before it has read anything.
+                    $this->turns->hold('first owner');
                     $shop = $this->shops->only();
                     $this->shop->enter($shop?->getId() ?? Shop::FIRST);
                     $shop?->call((string) $input->shop, (string) $input->place, $input->units ?? throw new \LogicException('A valid form has units.'));
@@ -72,8 +74,6 @@ final class FirstOwnerController extends AbstractController
                         $this->entities->persist($shop);
                     }
                     $this->entities->flush();
-                    // Of two who send this at once, the second comes after the first.
-                    $this->turns->hold($shop);
                     if ($this->members->hasAnybody()) {
                         throw $this->createNotFoundException('Somebody was faster.');
                     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Once;
 
+use AwakeShed\App\Once\Transaction;
 use AwakeShed\App\Once\Turns;
 use AwakeShed\Tests\App\ShedTestCase;
 
@@ -13,15 +14,16 @@ final class TurnsTest extends ShedTestCase
     public function testATurnIsWrittenAndWhoTakesItSeesWhatTheOneBeforeLeft(): void
     {
         $turns = self::service(Turns::class);
+        $transaction = self::service(Transaction::class);
         $job = $this->job();
         $database = self::entities()->getConnection();
-        $turns->take($job);
-        $turns->take($job);
+        $transaction->run(static fn () => $turns->take($job));
+        $transaction->run(static fn () => $turns->take($job));
         self::assertSame(2, $this->taken('job '.$job->getId()));
         $database->executeStatement('UPDATE job SET remarks = ? WHERE id = ?', ['said meanwhile', $job->getId()]);
         $turns->hold($job);
         self::assertSame('', $job->getRemarks(), 'Who only holds it goes on with what they had read.');
-        $turns->take($job);
+        $transaction->run(static fn () => $turns->take($job));
         self::assertSame('said meanwhile', $job->getRemarks());
         self::assertSame(4, $this->taken('job '.$job->getId()));
         $turns->hold('owners of 1');
