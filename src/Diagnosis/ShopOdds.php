@@ -27,19 +27,27 @@ final readonly class ShopOdds
 
     public function odds(): Odds
     {
-        $shipped = Odds::shipped();
-        try {
-            return $shipped->with($this->own->shares());
-        } catch (ImpossibleOdds) {
-            // A later version may ship a row or a fault otherwise, so that a change no longer fits: what ships is whole.
-            return $shipped;
-        }
+        return self::with($this->own->shares());
     }
 
     public function model(): FaultModel
     {
+        $own = $this->own->shares();
+
         // Those that ship are worked out ahead, by the build.
-        return [] === $this->own->shares() ? FaultModel::shipped() : FaultModel::fromOdds($this->odds());
+        return [] === $own ? FaultModel::shipped() : FaultModel::fromOdds(self::with($own));
+    }
+
+    /** @param array<string, float> $own by path */
+    private static function with(array $own): Odds
+    {
+        $shipped = Odds::shipped();
+        try {
+            return $shipped->with($own);
+        } catch (ImpossibleOdds) {
+            // A later version may ship a row or a fault otherwise, so that a change no longer fits: what ships is whole.
+            return $shipped;
+        }
     }
 
     /**

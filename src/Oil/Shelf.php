@@ -21,12 +21,10 @@ final readonly class Shelf
     /** @return list<Stock> by name */
     public function stocks(): array
     {
-        /** @var list<array{id: int, name: string, stands: float|int, taken: float|int}> $rows */
+        /** @var list<array{id: int, name: string, stands: string, taken: string}> $rows */
         $rows = $this->connection->fetchAllAssociative(<<<'SQL'
-            SELECT oil.id, oil.name,
-                COALESCE(SUM(IF(entry.struck = 1, 0, move.millilitres)), 0) AS stands,
-                COALESCE(SUM(IF(entry.struck = 0, -move.millilitres, 0)), 0) AS taken
-            FROM oil LEFT JOIN oil_move move ON move.oil_id = oil.id LEFT JOIN entry ON entry.id = move.entry_id
+            SELECT oil.id, oil.name, COALESCE(SUM(kept.stands), 0) AS stands, COALESCE(SUM(kept.taken), 0) AS taken
+            FROM oil LEFT JOIN oil_total kept ON kept.shop_id = oil.shop_id AND kept.oil_id = oil.id
             WHERE oil.shop_id = @shop
             GROUP BY oil.id, oil.name ORDER BY oil.name
             SQL);

@@ -17,19 +17,32 @@ final readonly class CsvText
      */
     public static function fromRows(array $columns, iterable $rows): string
     {
+        return implode('', iterator_to_array(self::lines($columns, $rows), false));
+    }
+
+    /**
+     * The same, line by line as its rows are read.
+     *
+     * @param list<string>                     $columns
+     * @param iterable<list<string|int|float>> $rows
+     *
+     * @return iterable<string>
+     */
+    public static function lines(array $columns, iterable $rows): iterable
+    {
         $file = new \SplTempFileObject();
-        $file->fputcsv($columns, escape: '');
+        $line = static function (array $cells) use ($file): string {
+            $file->ftruncate(0);
+            $file->rewind();
+            $length = (int) $file->fputcsv($cells, escape: '');
+            $file->rewind();
+
+            return (string) $file->fread(max(1, $length));
+        };
+        yield $line($columns);
         foreach ($rows as $cells) {
-            $file->fputcsv(array_map(static fn (string|int|float $cell): string|int|float => \is_string($cell) ? self::harmless($cell) : $cell, $cells), escape: '');
+            yield $line(array_map(static fn (string|int|float $cell): string|int|float => \is_string($cell) ? self::harmless($cell) : $cell, $cells));
         }
-        $file->rewind();
-
-        $lines = '';
-        while (!$file->eof()) {
-            $lines .= $file->fgets();
-        }
-
-        return $lines;
     }
 
     /**

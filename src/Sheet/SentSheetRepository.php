@@ -40,15 +40,9 @@ final class SentSheetRepository extends ServiceEntityRepository
         }
     }
 
-    /** Whoever comes by a link is in the shop whose sheet it is. */
     public function behind(string $token): ?SentSheet
     {
-        $sheet = $this->shop->everywhere(fn (): ?SentSheet => $this->findOneBy(['tokenHash' => Token::digest($token)]));
-        if (null !== $sheet) {
-            $this->shop->enter($sheet->shop());
-        }
-
-        return $sheet;
+        return $this->shop->enterBy(fn (): ?SentSheet => $this->findOneBy(['tokenHash' => Token::digest($token)]));
     }
 
     public function copyOf(SentSheet $sheet): SheetCopy

@@ -30,6 +30,7 @@ use Symfony\Bridge\Doctrine\Attribute\MapEntity;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
@@ -60,11 +61,13 @@ final class WasteController extends AbstractController
     #[Route('/waste.csv', name: 'waste_csv', methods: ['GET'])]
     public function csv(): Response
     {
-        $csv = CsvText::fromRows(['at', 'job', 'machine', 'stream', 'can', 'ml', 'by'], array_map(static fn (WastePortion $portion): array => [
-            $portion->getAt()->format(\DATE_ATOM), $portion->getJob()->getId(), $portion->getJob()->getMachine()->getLabel(), $portion->getStream()->value, $portion->getCan()?->getName() ?? '', $portion->getVolume()->inMillilitres(), $portion->getBy()->getName(),
-        ], $this->waste->ledger()));
+        $rows = (function (): iterable {
+            foreach ($this->waste->ledger() as ['at' => $at, 'job' => $job, 'machine' => $machine, 'stream' => $stream, 'can' => $can, 'ml' => $ml, 'person' => $person]) {
+                yield [$at, $job, $machine, $stream, $can ?? '', $ml, $person];
+            }
+        })();
 
-        return new Response($csv, headers: ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="waste.csv"']);
+        return new StreamedResponse(CsvText::lines(['at', 'job', 'machine', 'stream', 'can', 'ml', 'by'], $rows), headers: ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="waste.csv"']);
     }
 
     #[Route('/waste/cans', name: 'waste_can', methods: ['POST'])]

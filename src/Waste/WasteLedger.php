@@ -23,7 +23,7 @@ final readonly class WasteLedger
     public function fills(): array
     {
         $cans = $this->cans->byStream();
-        $held = [] === $cans ? [] : $this->waste->heldByCan();
+        $held = $this->waste->heldByCan($cans);
 
         return array_map(static fn (WasteCan $can): CanFill => new CanFill($can, Volume::millilitres($held[$can->getId()] ?? 0.0)), $cans);
     }

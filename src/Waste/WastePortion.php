@@ -19,7 +19,7 @@ use Doctrine\ORM\Mapping as ORM;
 
 /** A volume put into one of the waste cans; taken back when it was written down wrongly, never deleted. */
 #[ORM\Entity(repositoryClass: WasteRepository::class)]
-#[ORM\Index(columns: ['stream', 'taken_back_at'])]
+#[ORM\Index(name: 'portion_in_can', columns: ['can_id', 'at'])]
 class WastePortion implements BelongsToShop, RecordedBy
 {
     use OfShop;

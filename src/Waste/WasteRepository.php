@@ -16,6 +16,9 @@ final class WasteRepository extends ServiceEntityRepository
     /** Not taken back, nor the step it came from. */
     private const COUNTS = 'portion.takenBackAt IS NULL AND (entry.id IS NULL OR entry.struck = false)';
 
+    /** The same in the words of the database, of "poured" beside its entry. */
+    private const POURED = 'poured.shop_id = @shop AND poured.taken_back_at IS NULL AND COALESCE(entry.struck, 0) = 0';
+
     public function __construct(ManagerRegistry $registry)
     {
         parent::__construct($registry, WastePortion::class);
@@ -37,60 +40,47 @@ final class WasteRepository extends ServiceEntityRepository
         return $portions;
     }
 
-    /** @return array<int, float> by can, what was put into it since it was last emptied, mL */
-    public function heldByCan(): array
+    /**
+     * @param list<WasteCan> $cans
+     *
+     * @return array<int, float> by can, what was put into it since it was last emptied, mL
+     */
+    public function heldByCan(array $cans): array
     {
-        /** @var list<array{can: int|string, held: float|string}> $rows */
-        $rows = $this->createQueryBuilder('portion')
-            ->select('vessel.id AS can', 'SUM(portion.millilitres) AS held')
-            ->innerJoin('portion.can', 'vessel')
-            ->where(self::COUNTS.' AND (vessel.emptiedAt IS NULL OR portion.at > vessel.emptiedAt)')
-            ->leftJoin('portion.entry', 'entry')
-            ->groupBy('vessel.id')
-            ->getQuery()->getResult();
-
-        $held = [];
-        foreach ($rows as ['can' => $can, 'held' => $millilitres]) {
-            $held[(int) $can] = (float) $millilitres;
+        $each = $values = [];
+        foreach ($cans as $can) {
+            // One by one: only so its index begins where it was emptied, and not where it was put up.
+            $each[] = 'SELECT ?, SUM(poured.millilitres) FROM waste_portion poured FORCE INDEX (portion_in_can) LEFT JOIN entry ON entry.id = poured.entry_id WHERE poured.can_id = ? AND poured.at > ? AND '.self::POURED;
+            array_push($values, $can->getId(), $can->getId(), $can->getEmptiedAt()?->format('Y-m-d H:i:s') ?? '1000-01-01');
         }
+        /** @var array<int, float|int|null> $held */
+        $held = [] === $each ? [] : $this->getEntityManager()->getConnection()->fetchAllKeyValue(implode(' UNION ALL ', $each), $values);
 
-        return $held;
+        return array_map(floatval(...), $held);
     }
 
-    /** @return list<WastePortion> all that counts, oldest first, with job, machine, can and who poured it */
-    public function ledger(): array
+    /** @return iterable<array{at: string, job: int, machine: string, stream: string, can: string|null, ml: float, person: string}> all that counts, oldest first, its moments by ISO 8601, one at a time in memory */
+    public function ledger(): iterable
     {
-        /** @var list<WastePortion> $portions */
-        $portions = $this->createQueryBuilder('portion')
-            ->addSelect('person', 'job', 'machine', 'can')
-            ->innerJoin('portion.by', 'person')
-            ->innerJoin('portion.job', 'job')
-            ->innerJoin('job.machine', 'machine')
-            ->leftJoin('portion.can', 'can')
-            ->where(self::COUNTS)
-            ->leftJoin('portion.entry', 'entry')
-            ->orderBy('portion.id')
-            ->getQuery()->getResult();
-
-        return $portions;
+        /** @var array{at: string, job: int, machine: string, stream: string, can: string|null, ml: float, person: string} $poured */
+        foreach ($this->getEntityManager()->getConnection()->iterateAssociative(
+            'SELECT STRAIGHT_JOIN poured.at, poured.job_id AS job, machine.label AS machine, poured.stream, can.name AS can, poured.millilitres AS ml, person.name AS person
+             FROM waste_portion poured LEFT JOIN entry ON entry.id = poured.entry_id LEFT JOIN waste_can can ON can.id = poured.can_id
+                 JOIN job ON job.id = poured.job_id JOIN machine ON machine.id = job.machine_id JOIN member person ON person.id = poured.by_id
+             WHERE '.self::POURED.' ORDER BY poured.id',
+        ) as $poured) {
+            yield ['at' => (new \DateTimeImmutable($poured['at']))->format(\DATE_ATOM)] + $poured;
+        }
     }
 
     /** @return array<string, Volume> what the whole shed has poured away, by stream; every stream is there */
     public function totals(): array
     {
-        /** @var list<array{stream: WasteStream, total: float|string}> $rows */
-        $rows = $this->createQueryBuilder('portion')
-            ->select('portion.stream AS stream', 'SUM(portion.millilitres) AS total')
-            ->where(self::COUNTS)
-            ->leftJoin('portion.entry', 'entry')
-            ->groupBy('portion.stream')
-            ->getQuery()->getResult();
+        /** @var array<string, string> $kept */
+        $kept = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT stream, SUM(millilitres) FROM waste_total WHERE shop_id = @shop GROUP BY stream');
         $totals = [];
         foreach (WasteStream::cases() as $stream) {
-            $totals[$stream->value] = Volume::zero();
-        }
-        foreach ($rows as $row) {
-            $totals[$row['stream']->value] = Volume::millilitres((float) $row['total']);
+            $totals[$stream->value] = Volume::millilitres((float) ($kept[$stream->value] ?? 0));
         }
 
         return $totals;

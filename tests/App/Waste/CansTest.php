@@ -84,7 +84,8 @@ final class CansTest extends ShedTestCase
         $this->pour($this->job(label: 'Heronbill, small'), 700);
         $this->browser->request('GET', '/waste.csv');
         self::assertResponseHeaderSame('Content-Type', 'text/csv; charset=utf-8');
-        $lines = explode("\n", trim((string) $this->browser->getResponse()->getContent()));
+        $lines = explode("\n", trim($this->browser->getInternalResponse()->getContent()));
+        self::assertCount(2, $lines);
         self::assertSame('at,job,machine,stream,can,ml,by', $lines[0]);
         self::assertStringContainsString('"Heronbill, small",stale_gasoline,\'=One,700,"Technician Tester"', $lines[1]);
     }
