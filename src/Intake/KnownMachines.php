@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace AwakeShed\App\Intake;
 
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Job\JobRepository;
 use AwakeShed\App\Job\Machine;
+use AwakeShed\App\Shed\ShedList;
+use AwakeShed\App\Shed\ShedQuery;
+use AwakeShed\App\Shed\ShedRow;
+use AwakeShed\App\Shed\ShedSort;
 use Doctrine\ORM\EntityManagerInterface;
 
 /** Finds a machine that was here before: by the number on its tag, its serial number, its owner or its name. */
@@ -13,7 +18,7 @@ final readonly class KnownMachines
 {
     private const MOST = 8;
 
-    public function __construct(private EntityManagerInterface $entities)
+    public function __construct(private EntityManagerInterface $entities, private JobRepository $jobs, private ShedList $shed)
     {
     }
 
@@ -33,14 +38,17 @@ final readonly class KnownMachines
                 return [$job->getMachine()];
             }
         }
-        /** @var list<Machine> $machines */
-        $machines = $this->entities->getRepository(Machine::class)->createQueryBuilder('machine')
-            ->where('machine.serial LIKE :typed OR machine.ownerName LIKE :typed OR machine.label LIKE :typed')
-            ->setParameter('typed', addcslashes($typed, '%_\\').'%')
-            ->orderBy('machine.id', 'DESC')->setMaxResults(self::MOST)
-            ->getQuery()->getResult();
+        $rows = [];
+        foreach ([false, true] as $isHome) {
+            $rows = [...$rows, ...$this->shed->page(new ShedQuery($typed, handedBack: $isHome, sort: ShedSort::Newest))->rows];
+        }
+        $machines = [];
+        foreach ($this->jobs->numbered(array_map(static fn (ShedRow $row): int => $row->id, $rows)) as $job) {
+            $machines[$job->getMachine()->getId() ?? 0] = $job->getMachine();
+        }
+        krsort($machines);
 
-        return $machines;
+        return \array_slice(array_values($machines), 0, self::MOST);
     }
 
     /** @param Job $but the stay that begins now */

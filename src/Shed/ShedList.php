@@ -16,7 +16,10 @@ use Doctrine\DBAL\Connection;
  */
 final readonly class ShedList
 {
-    public function __construct(private Connection $database)
+    private const MANY = 1000;
+
+    /** @param int $many of more machines than so many that answer to a word it is no use to begin from it */
+    public function __construct(private Connection $database, private int $many = self::MANY)
     {
     }
 
@@ -47,25 +50,25 @@ final readonly class ShedList
     /** How many machines match, by where they stand; the filter by stand itself is left out. */
     public function counts(ShedQuery $query): ShedCounts
     {
-        // Kept as machines come, change and go (the database's own triggers); only what is typed has to be counted.
-        [$where, $values] = '' === $query->find ? ['', []] : self::typed($query->find);
-        $kind = null === $query->kind ? '' : 'kind = ?';
-        $all = implode(' AND ', array_diff(['shop_id = @shop', $where, $kind], ['']));
-        $sql = '' === $query->find
-            ? 'SELECT gone, stand, SUM(machines) AS machines FROM job_count WHERE '.$all.' GROUP BY gone, stand'
-            : 'SELECT gone, stand, COUNT(*) AS machines FROM job j WHERE '.$all.' GROUP BY gone, stand';
         $byStand = array_fill_keys(array_map(static fn (Progress $stand): string => $stand->value, Progress::cases()), 0);
-        $gone = 0;
-        foreach ($this->database->fetchAllNumeric($sql, [...$values, ...(null === $query->kind ? [] : [$query->kind->value])]) as [$isGone, $stand, $machines]) {
-            \assert(\is_string($stand) && is_numeric($machines));
-            if (1 === $isGone) {
-                $gone += (int) $machines;
-            } else {
-                $byStand[$stand] = (int) $machines;
+        if ('' === $query->find) {
+            // Kept as machines come, change and go (the database's own triggers).
+            [$kind, $kinds] = null === $query->kind ? ['', []] : [' AND kind = ?', [$query->kind->value]];
+            $gone = 0;
+            foreach ($this->database->fetchAllNumeric("SELECT gone, stand, SUM(machines) FROM job_count WHERE shop_id = @shop$kind GROUP BY gone, stand", $kinds) as [$isGone, $stand, $machines]) {
+                \assert(\is_string($stand) && is_numeric($machines));
+                if (1 === $isGone) {
+                    $gone += (int) $machines;
+                } else {
+                    $byStand[$stand] = (int) $machines;
+                }
             }
-        }
 
-        return new ShedCounts($byStand, $gone);
+            return new ShedCounts($byStand, $gone);
+        }
+        [$here, $away] = [$this->counted($query, false), $this->counted($query, true)];
+
+        return new ShedCounts(null === $here ? null : $here + $byStand, null === $away ? null : array_sum($away));
     }
 
     /**
@@ -90,9 +93,10 @@ final readonly class ShedList
                 $values[] = $value;
             }
         }
-        if ('' !== $query->find) {
-            [$where[], $typed] = self::typed($query->find);
-            $values = [...$values, ...$typed];
+        $search = '' === $query->find ? null : $this->search($query->find, $query->handedBack);
+        if (null !== $search) {
+            $where[] = $search->where;
+            $values = [...$search->amongWith, ...$values, ...$search->whereWith];
         }
         $from = $query->after ?? $query->before;
         $at = null === $from ? false : $this->database->fetchOne("SELECT $column FROM job WHERE id = ? AND shop_id = @shop", [$from]);
@@ -107,19 +111,61 @@ final readonly class ShedList
         $index = implode('_', ['shed', ...(null === $query->kind ? [] : ['kind']), ...(null === $stand ? [] : ['stand']), $order]);
 
         return [
-            "SELECT STRAIGHT_JOIN j.id, machine.kind, machine.label, machine.owner_name, j.wanted_by, j.taken_in_at, j.stand, j.waits_for, j.handed_back_at, person.name AS with_whom
-             FROM job j FORCE INDEX ($index) JOIN machine ON machine.id = j.machine_id LEFT JOIN member person ON person.id = j.with_whom_id
-             WHERE ".implode(' AND ', $where)." ORDER BY j.$column $direction, j.id $direction LIMIT ".(ShedQuery::PAGE + 1),
+            'SELECT STRAIGHT_JOIN j.id, machine.kind, machine.label, machine.owner_name, j.wanted_by, j.taken_in_at, j.stand, j.waits_for, j.handed_back_at, person.name AS with_whom
+             FROM '.(null === $search?->among ? "job j FORCE INDEX ($index)" : "$search->among JOIN job j ON j.id = found.job_id").' JOIN machine ON machine.id = j.machine_id LEFT JOIN member person ON person.id = j.with_whom_id
+             WHERE '.implode(' AND ', $where)." ORDER BY j.$column $direction, j.id $direction LIMIT ".(ShedQuery::PAGE + 1),
             $values,
         ];
     }
 
-    /** @return array{string, list<int|string>} the condition, with its values */
-    private static function typed(string $find): array
+    /** @return array<string, int>|null by stand, those that answer to what is typed; null where they are many */
+    private function counted(ShedQuery $query, bool $isGone): ?array
     {
-        $text = '%'.addcslashes(mb_strtolower($find), '%_\\').'%';
-        $number = ltrim($find, '#');
+        $search = $this->search($query->find, $isGone);
+        if (null === $search->among) {
+            return null;
+        }
+        [$kind, $kinds] = null === $query->kind ? ['', []] : [' AND j.kind = ?', [$query->kind->value]];
+        $counts = [];
+        foreach ($this->database->fetchAllNumeric("SELECT j.stand, COUNT(*) FROM $search->among JOIN job j ON j.id = found.job_id WHERE $search->where$kind GROUP BY j.stand", [...$search->amongWith, ...$search->whereWith, ...$kinds]) as [$stand, $machines]) {
+            \assert(\is_string($stand) && is_numeric($machines));
+            $counts[$stand] = (int) $machines;
+        }
 
-        return ctype_digit($number) ? ['(j.search_text LIKE ? OR j.id = ?)', [$text, (int) $number]] : ['j.search_text LIKE ?', [$text]];
+        return $counts;
+    }
+
+    /**
+     * Of what is typed a rare word says among which machines to look; where each is common, the list is gone through in
+     * its order, and is soon full.
+     */
+    private function search(string $find, bool $isGone): Search
+    {
+        $words = TypedWords::in($find)->words;
+        if ([] === $words) {
+            return new Search('(SELECT NULL AS job_id FROM DUAL WHERE FALSE) found', [], '1 = 1', []);
+        }
+        $these = 'shop_id = @shop AND gone = '.(int) $isGone;
+        // Of those that are rare the longest is likely the rarest.
+        usort($words, static fn (string $one, string $other): int => mb_strlen($other) <=> mb_strlen($one));
+        $rare = null;
+        foreach ($words as $word) {
+            [$begins, $with] = TypedWords::begins($word);
+            if (false === $this->database->fetchOne("SELECT 1 FROM job_word WHERE $these AND $begins LIMIT 1 OFFSET $this->many", $with)) {
+                $rare = $word;
+                break;
+            }
+        }
+        $where = ['1 = 1'];
+        $whereWith = [];
+        foreach (array_diff($words, [$rare]) as $word) {
+            [$begins, $with] = TypedWords::begins($word);
+            // Asked of each row that is gone past; "EXISTS" would be turned into a table of all that answer.
+            $where[] = "(SELECT 1 FROM job_word WHERE job_word.job_id = j.id AND $begins LIMIT 1) IS NOT NULL";
+            $whereWith = [...$whereWith, ...$with];
+        }
+        [$begins, $with] = null === $rare ? ['', []] : TypedWords::begins($rare);
+
+        return new Search(null === $rare ? null : "(SELECT DISTINCT job_id FROM job_word WHERE $these AND $begins) found", $with, implode(' AND ', $where), $whereWith);
     }
 }

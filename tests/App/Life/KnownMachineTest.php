@@ -115,6 +115,7 @@ final class KnownMachineTest extends ShedTestCase
     {
         $job = $this->job();
         $job->getMachine()->describe('Heronbill test mower', new MachineFacts(MachineKind::Mower, plate: ['maker' => 'Heronbill', 'model' => 'Test 21', 'serial' => 'HB-0042']), 'Cabin 4', '');
+        $job->file();
         self::entities()->flush();
         $this->found($job, ...$cured);
         $job = $this->again($job);

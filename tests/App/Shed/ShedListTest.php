@@ -67,6 +67,51 @@ final class ShedListTest extends ShedTestCase
         }
     }
 
+    /** The beginnings of words, in any order, with a job's number as one of them: the same whether each of them is rare or common. */
+    public function testWhatIsTypedBeginsWords(): void
+    {
+        $all = $this->shedful();
+        $number = array_keys($all)[77];
+        $finds = ['machine', 'mach', 'achine', '7', '#'.$number, (string) $number, '07 MACHINE', 'cabin machine 3', 'Cabin-4', 'machine 99', '%', "m'a", 'machine machine', str_repeat('machine ', 9).'nothing'];
+        foreach ([1000, 20] as $many) {
+            $list = new ShedList(self::entities()->getConnection(), $many);
+            foreach ($finds as $find) {
+                foreach ([new ShedQuery($find), new ShedQuery($find, sort: ShedSort::Newest), new ShedQuery($find, kind: MachineKind::Mower, stand: Progress::TakenIn, sort: ShedSort::Machine), new ShedQuery($find, handedBack: true)] as $query) {
+                    $wanted = array_values(array_filter(self::answer($all, $query), static fn (int $id): bool => self::isMeant($all[$id], $find)));
+                    $there = [];
+                    for ($page = $list->page($query); [] !== $page->rows; $page = $list->page($this->beside($query, after: $there[\count($there) - 1]))) {
+                        $there = [...$there, ...self::numbers($page)];
+                    }
+                    self::assertSame($wanted, $there, "$find of $many");
+                    $counts = $list->counts($query);
+                    $here = array_filter(self::answer($all, new ShedQuery(kind: $query->kind)), static fn (int $id): bool => self::isMeant($all[$id], $find));
+                    $away = array_filter(self::answer($all, new ShedQuery(kind: $query->kind, handedBack: true)), static fn (int $id): bool => self::isMeant($all[$id], $find));
+                    if (1000 === $many) {
+                        self::assertSame([\count($here), \count($away)], [$counts->inShed(), $counts->handedBack], $find);
+                    } else {
+                        self::assertContains($counts->inShed(), [null, \count($here)], $find);
+                    }
+                }
+            }
+        }
+    }
+
+    public function testWordsAreKeptAsMachinesComeChangeAndGo(): void
+    {
+        $job = $this->job(label: 'Grünspan 21 (red), L’Étang');
+        $words = static fn (): array => self::entities()->getConnection()->fetchAllAssociative('SELECT word, gone FROM job_word WHERE job_id = ? ORDER BY word', [$job->getId()]);
+        $kept = static fn (int $gone, string ...$words): array => array_map(static fn (string $word): array => ['word' => $word, 'gone' => $gone], array_values($words));
+        self::assertSame($kept(0, '#'.$job->getId(), '21', '4', 'cabin', 'grünspan', 'l', 'red', 'étang'), $words());
+        $job->handBack(new \DateTimeImmutable());
+        self::entities()->flush();
+        self::assertSame(1, $words()[0]['gone']);
+        self::entities()->getConnection()->executeStatement("UPDATE job SET search_text = 'heron', gone = 0 WHERE id = ?", [$job->getId()]);
+        self::assertSame($kept(0, '#'.$job->getId(), 'heron'), $words());
+        self::entities()->getConnection()->executeStatement('DELETE FROM entry WHERE job_id = ?', [$job->getId()]);
+        self::entities()->getConnection()->executeStatement('DELETE FROM job WHERE id = ?', [$job->getId()]);
+        self::assertSame([], $words());
+    }
+
     public function testCountsAreKeptAsMachinesComeMoveAndGo(): void
     {
         $jobs = array_values($this->shedful());
@@ -126,6 +171,27 @@ final class ShedListTest extends ShedTestCase
         }
 
         return $back;
+    }
+
+    private static function isMeant(Job $job, string $find): bool
+    {
+        $words = ['#'.$job->getId(), ...self::words('/[^\p{L}\p{N}]+/u', $job->getMachine()->getLabel().' '.$job->getMachine()->getOwnerName())];
+        $typed = \array_slice(self::words('/[^\p{L}\p{N}#]+/u', $find), 0, 6);
+        foreach ($typed as $one) {
+            if ([] === array_filter($words, static fn (string $word): bool => '#' === $one[0] || ctype_digit($one) ? \in_array($word, [$one, '#'.$one], true) : str_starts_with($word, $one))) {
+                return false;
+            }
+        }
+
+        return [] !== $typed;
+    }
+
+    /** @return list<string> */
+    private static function words(string $between, string $text): array
+    {
+        $words = preg_split($between, mb_strtolower($text), flags: \PREG_SPLIT_NO_EMPTY);
+
+        return false === $words ? [] : $words;
     }
 
     /**
