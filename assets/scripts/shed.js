@@ -98,12 +98,19 @@
             .map((field) => [field.id, field.value, field.selectionEnd]);
     });
     const bringBackWhatWasTyped = () => {
+        if (typedMeanwhile.length === 0) {
+            return;
+        }
+        // Until a new page has settled nothing on it listens.
+        const settled = new Promise((resolve) => {
+            document.addEventListener('htmx:afterSettle', resolve, { once: true });
+        });
         for (const [id, value, caret] of typedMeanwhile) {
             const field = document.getElementById(id);
             if (field) {
                 field.value = value;
                 // Set by a script, it counts as unchanged: whoever leaves it has to be told that it was not.
-                const tell = () => field.dispatchEvent(new Event('change', { bubbles: true }));
+                const tell = () => settled.then(() => field.dispatchEvent(new Event('change', { bubbles: true })));
                 if (field === document.activeElement) {
                     field.setSelectionRange?.(caret, caret);
                     field.addEventListener('blur', tell, { once: true });

@@ -3,15 +3,12 @@
  * node tests/browser/first-sight.mjs [ADDRESS]. Of a running demo; measured, never asserted. Bars: 2.0 s cold, 0.8 s warm.
  */
 import { chromium } from '@playwright/test';
+import { signIn } from './shed.mjs';
 
 const address = process.argv[2] ?? 'http://127.0.0.1:8420';
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu'] });
-const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
-await page.goto(`${address}/sign-in`);
-await page.locator('#name').fill('tamsin');
-await page.locator('#password').fill('tray-under-the-filler');
-await page.locator('main button').click();
-await page.waitForLoadState();
+const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: address })).newPage();
+await signIn(page);
 // What is fetched ahead of its time is not what is measured.
 await page.waitForTimeout(8_000);
 const client = await page.context().newCDPSession(page);
@@ -19,7 +16,7 @@ await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
 await client.send('Network.emulateNetworkConditions', { offline: false, latency: 400, downloadThroughput: 51_200, uploadThroughput: 51_200 });
 
 const seen = async (path) => {
-    await page.goto(address + path, { waitUntil: 'load' });
+    await page.goto(path, { waitUntil: 'load' });
     await page.waitForTimeout(1_500);
     return page.evaluate(() => new Promise((resolve) => {
         new PerformanceObserver((list) => resolve(list.getEntries().at(-1).startTime / 1000)).observe({ type: 'largest-contentful-paint', buffered: true });
