@@ -28,10 +28,7 @@ final readonly class Interval
     /** @param float $amount in the interval's own unit */
     public function spans(float $amount): bool
     {
-        // A limit typed in another unit comes back a few ulps off; that must not refuse it.
-        $slack = 1e-9 * max(abs($this->least), abs($this->most), 1e-6);
-
-        return $amount >= $this->least - $slack && $amount <= $this->most + $slack;
+        return $amount >= $this->least - self::slack($this->least) && $amount <= $this->most + self::slack($this->most);
     }
 
     /** @throws ImpossibleAmount when the quantity lies outside, with the interval in figures */
@@ -40,5 +37,11 @@ final readonly class Interval
         if (!$this->contains($quantity)) {
             throw ImpossibleAmount::outside($quantity->in($this->unit), $this->least, $this->most, $this->unit->symbol());
         }
+    }
+
+    /** A limit typed in another unit comes back a few ulps off, at nothing by those of a temperature; that must not refuse it. */
+    private static function slack(float $end): float
+    {
+        return 1e-9 * max(abs($end), 1e-3);
     }
 }

@@ -35,6 +35,8 @@ abstract class ShedTestCase extends WebTestCase
 {
     protected const PASSWORD = 'tray-under-the-filler';
 
+    private static ?string $hash = null;
+
     protected KernelBrowser $browser;
 
     protected function setUp(): void
@@ -49,7 +51,8 @@ abstract class ShedTestCase extends WebTestCase
         self::entities()->persist(new Shop('Test shop', '', UnitSystem::TradeMixed, false, new \DateTimeImmutable('2026-11-01')));
         foreach (Role::cases() as $role) {
             $member = new Member($role->value, ucfirst($role->value).' Tester', $role, new \DateTimeImmutable('2026-11-01'));
-            $member->changePassword(self::service(UserPasswordHasherInterface::class)->hashPassword($member, self::PASSWORD));
+            // A hash is made to be slow: one for all tests.
+            $member->changePassword(self::$hash ??= self::service(UserPasswordHasherInterface::class)->hashPassword($member, self::PASSWORD));
             self::entities()->persist($member);
         }
         self::entities()->flush();
@@ -154,9 +157,7 @@ abstract class ShedTestCase extends WebTestCase
 
     protected function token(): string
     {
-        $page = $this->browser->request('GET', '/take-in');
-
-        return (string) $page->filter('input[name="intake[_token]"]')->attr('value');
+        return (string) $this->browser->request('GET', '/keys')->filter('body')->attr('data-token');
     }
 
     protected function assertSays(string $text): void

@@ -7,6 +7,7 @@ namespace AwakeShed\Tests\App\Account;
 use AwakeShed\App\Account\KeptForms;
 use AwakeShed\App\Account\KnownSessions;
 use AwakeShed\App\Account\MemberRepository;
+use AwakeShed\App\Account\OnOff;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Http\KeptInput;
 use AwakeShed\App\Reader\Look;
@@ -85,8 +86,12 @@ final class AccountTest extends ShedTestCase
     {
         $this->signIn();
         $page = $this->browser->request('GET', '/me');
-        $this->browser->submit($page->selectButton('Save')->form(['preferences[units]' => 'metric', 'preferences[look]' => 'sunlight']));
-        self::assertSame([UnitSystem::Metric, Look::Sunlight], [$this->member(Role::Technician)->getUnits(), $this->member(Role::Technician)->getLook()]);
+        $other = static fn (OnOff $now): OnOff => OnOff::On === $now ? OnOff::Off : OnOff::On;
+        [$letters, $sound] = [$other($this->member(Role::Technician)->getLetterKeys()), $other($this->member(Role::Technician)->getTimerSound())];
+        $this->browser->submit($page->selectButton('Save')->form(['preferences[units]' => 'metric', 'preferences[look]' => 'sunlight', 'preferences[letterKeys]' => $letters->value, 'preferences[timerSound]' => $sound->value]));
+        self::entities()->clear();
+        $member = $this->member(Role::Technician);
+        self::assertSame([UnitSystem::Metric, Look::Sunlight, $letters, $sound], [$member->getUnits(), $member->getLook(), $member->getLetterKeys(), $member->getTimerSound()]);
 
         $change = function (string $current, string $new): void {
             $page = $this->browser->request('GET', '/me');

@@ -36,11 +36,15 @@ use AwakeShed\Core\Units\Volume;
 use AwakeShed\Tests\App\ShedTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\Route;
+use Symfony\Component\Routing\RouteCollection;
 use Symfony\Component\Routing\RouterInterface;
 
 /** Every change the shed knows, as every role, of one's own thing and of another's: what the page on roles says is so. */
 final class RightsTest extends ShedTestCase
 {
+    /** Read once: they are the same for all of these tests. */
+    private static ?RouteCollection $routes = null;
+
     /** They belong to nobody's role: before the sign-in, or the sign-in itself. */
     private const BEFORE = ['sign_in', 'lost_password', 'welcome', 'first_owner'];
 
@@ -103,7 +107,8 @@ final class RightsTest extends ShedTestCase
 
     private function address(string $name, Role $of): string
     {
-        $route = self::service(RouterInterface::class)->getRouteCollection()->get($name);
+        self::$routes ??= self::service(RouterInterface::class)->getRouteCollection();
+        $route = self::$routes->get($name);
         self::assertInstanceOf(Route::class, $route);
         $job = $this->job();
         $by = $this->member($of);

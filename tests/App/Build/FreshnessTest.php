@@ -14,7 +14,7 @@ final class FreshnessTest extends TestCase
     protected function setUp(): void
     {
         $this->project = sys_get_temp_dir().'/shed-fresh-'.bin2hex(random_bytes(4));
-        foreach (['config', 'core', 'src/Job', 'translations', 'var/cache/prod'] as $folder) {
+        foreach (['config', 'core', 'src/Job', 'templates', 'translations', 'var/cache/prod'] as $folder) {
             mkdir("$this->project/$folder", recursive: true);
         }
         file_put_contents("$this->project/src/Job/Job.php", 'x');
@@ -26,7 +26,7 @@ final class FreshnessTest extends TestCase
         foreach (['src/Job/Job.php', 'config/reference.php', 'var/cache/prod/AppContainer.php'] as $file) {
             @unlink("$this->project/$file");
         }
-        foreach (['var/cache/prod', 'var/cache', 'var', 'translations', 'src/Job', 'src', 'core', 'config', ''] as $folder) {
+        foreach (['var/cache/prod', 'var/cache', 'var', 'templates', 'translations', 'src/Job', 'src', 'core', 'config', ''] as $folder) {
             rmdir("$this->project/$folder");
         }
     }

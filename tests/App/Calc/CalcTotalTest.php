@@ -49,7 +49,7 @@ final class CalcTotalTest extends KernelTestCase
                 }
             }
         }
-        self::assertGreaterThan(10 * $refused, 20 * $answered, 'most of what may be said has an answer');
+        self::assertGreaterThan(4 * $refused, $answered, 'four of five of what may be said have an answer');
     }
 
     public function testRefusesWhatItsSchemaDoesNotAllow(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Demo;
 
+use AwakeShed\App\Account\MemberRepository;
+use AwakeShed\App\Account\Role;
 use AwakeShed\App\Demo\Barn;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
@@ -27,5 +29,10 @@ final class DemoTest extends KernelTestCase
         $stands = array_unique(array_map(static fn (Job $job): string => $job->getStand()->value, $jobs));
         self::assertCount(\count(Progress::cases()), $stands);
         self::assertCount(1, array_filter($jobs, static fn (Job $job): bool => $job->isHandedBack()));
+        $people = self::getContainer()->get(MemberRepository::class);
+        self::assertInstanceOf(MemberRepository::class, $people);
+        foreach (['odalys' => Role::Owner, 'tamsin' => Role::Technician, 'wim' => Role::Apprentice] as $name => $role) {
+            self::assertSame($role, $people->withSignInName($name)?->getRole(), $name);
+        }
     }
 }

@@ -98,6 +98,7 @@ final class DrawingsTest extends TestCase
             }
         }
         self::assertGreaterThanOrEqual(20.0, $drawing->lines[1]['markY'] - $drawing->lines[0]['markY']);
+        self::assertSame(['c'], array_column(CourseDrawing::ofBeliefs([['c' => 0.15, 'd' => 0.1499]])->lines, 'fault'), 'from 15 % on');
         self::assertSame([], CourseDrawing::ofBeliefs([[]])->lines);
     }
 

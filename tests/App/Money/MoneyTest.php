@@ -8,11 +8,13 @@ use AwakeShed\App\Account\Role;
 use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Carburetor\WantedState;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Money\Estimate;
 use AwakeShed\App\Money\JobMoney;
 use AwakeShed\App\Money\JobMonies;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Progress\WaitsOn;
+use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Tests\App\ShedTestCase;
 
 /** Whether it is worth it, what the owner was told and said, and what it comes to. */
@@ -70,6 +72,22 @@ final class MoneyTest extends ShedTestCase
         self::assertSelectorTextContains('[data-doubts]', 'agreed to');
         $this->post($at.'/hand-back', ['reason' => '']);
         self::assertResponseStatusCodeSame(422);
+    }
+
+    public function testAnEstimateIsARangeOfSumsThatAreThere(): void
+    {
+        $estimate = fn (float $least, float $most): Estimate => new Estimate($this->job(), $least, $most, 'x', $this->member(Role::Technician), new \DateTimeImmutable());
+        foreach ([[0.0, 0.0], [0.0, 100_000.0], [100_000.0, 100_000.0]] as [$least, $most]) {
+            self::assertSame([$least, $most], [$estimate($least, $most)->getLeast(), $estimate($least, $most)->getMost()]);
+        }
+        foreach ([[-0.01, 5.0], [5.0, 4.99], [0.0, 100_000.01]] as [$least, $most]) {
+            try {
+                $estimate($least, $most);
+                self::fail("$least to $most");
+            } catch (ImpossibleAmount $refusal) {
+                self::assertStringContainsString('$', $refusal->getMessage());
+            }
+        }
     }
 
     public function testACapThatIsNoneAnswersNothing(): void

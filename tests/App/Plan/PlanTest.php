@@ -9,6 +9,7 @@ use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Carburetor\WantedState;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Plan\AfterChanges;
+use AwakeShed\App\Plan\DayCharts;
 use AwakeShed\App\Plan\MarkRepository;
 use AwakeShed\App\Plan\PlanBoard;
 use AwakeShed\App\Plan\PlanBoards;
@@ -143,6 +144,39 @@ final class PlanTest extends ShedTestCase
         self::assertContains('gates', array_column($board->unplanned, 'kind'));
         $this->browser->request('GET', '/plan');
         $this->assertSays('set at a time at which it cannot be');
+    }
+
+    public function testTheDayShownIsMarkedAndWhatAPromiseHangsOnElsewhereBearsItsMachine(): void
+    {
+        $this->signIn();
+        // More than anybody can do until then: whoever comes later hangs on what comes before.
+        foreach (range(1, 16) as $_) {
+            $this->promised('2026-06-09');
+        }
+        $promises = array_values(array_filter($this->replanned()->promises, static fn (array $one): bool => [] !== array_filter($one['hangsOn'], static fn (PlanItem $item): bool => $item->job !== $one['job'])));
+        self::assertNotSame([], $promises);
+        $other = array_values(array_filter($promises[0]['hangsOn'], static fn (PlanItem $item): bool => $item->job !== $promises[0]['job']))[0];
+        $page = $this->browser->request('GET', '/plan?day=2026-06-10');
+
+        self::assertSame('Wed, Jun 10', $page->filter('.plan-days .stands[aria-current]')->text());
+        self::assertStringContainsString("#{$other->job->getId()} ", explode('It hangs on', $page->filter("[data-promise='{$promises[0]['job']->getId()}']")->text())[1] ?? '');
+    }
+
+    /** The hand of the clock is on the chart of its own day alone; of a shop that has shut for today the next day is shown. */
+    public function testTheClockStandsOnItsOwnDay(): void
+    {
+        $this->signIn();
+        $this->promised('2026-06-12');
+        $board = $this->replanned();
+        $now = static fn (string $day, string $at): ?int => self::service(DayCharts::class)->draw($board, new \DateTimeImmutable($day.' UTC'), new \DateTimeImmutable($at.' UTC'))->now;
+        self::assertSame(0, $now('2026-06-09', '2026-06-09 00:00'));
+        self::assertSame(555, $now('2026-06-09', '2026-06-09 09:15'));
+        self::assertSame(1439, $now('2026-06-09', '2026-06-09 23:59'));
+        self::assertNull($now('2026-06-10', '2026-06-09 09:15'));
+        self::assertNull($now('2026-06-08', '2026-06-09 09:15'));
+        self::mockTime(new \DateTimeImmutable('2026-06-09 22:00:00 UTC'));
+        $this->replanned();
+        self::assertSame('Wed, Jun 10', $this->browser->request('GET', '/plan')->filter('.plan-days .stands')->text());
     }
 
     public function testNoEngineIsCalledForPastAGate(): void

@@ -14,6 +14,7 @@ use AwakeShed\Core\Carburetor\Part;
 use AwakeShed\Core\Carburetor\PartFate;
 use AwakeShed\Core\Carburetor\PartKind;
 use AwakeShed\Core\Carburetor\PartsLedger;
+use AwakeShed\Core\Carburetor\PassageState;
 use AwakeShed\Core\Carburetor\RemovalTemplate;
 use AwakeShed\Core\Evidence\Finding;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -180,6 +181,8 @@ final class PartsLedgerTest extends TestCase
         yield 'an empty place' => ['strip.no_such_place', MoveKind::Condition, 9, ['condition' => 'film']];
         yield 'a place that is taken' => ['strip.no_such_place', MoveKind::Off, 1, ['kind' => 'pilot_ring']];
         yield 'on twice' => ['strip.already_on', MoveKind::On, 2, []];
+        yield 'a note nobody asks for' => ['strip.no_such', MoveKind::Note, 1, ['smell' => 'odd']];
+        yield 'a note too long' => ['strip.no_such', MoveKind::Note, 1, ['size' => str_repeat('x', 500)]];
         yield 'a condition nobody knows' => ['strip.no_such', MoveKind::Condition, 1, ['condition' => 'tired']];
         yield 'a fate nobody knows' => ['strip.no_such', MoveKind::Keep, 1, ['keep' => 'pray']];
         yield 'plastic into the bath' => ['strip.kept_out.swells_or_cracks', MoveKind::Clean, 1, ['method' => 'ultrasonic']];
@@ -217,9 +220,12 @@ final class PartsLedgerTest extends TestCase
         $ledger = self::begun('bowl_brass');
         $word = static fn (PartsLedger $ledger, string $passage): ?string => $ledger->passage($passage)?->word();
         self::assertSame('untried', $word($ledger, 'pilot'));
+        $dull = static fn (PartsLedger $ledger): array => array_map(static fn (PassageState $state): string => $state->passage->id, $ledger->notClear());
+        self::assertSame([], $dull($ledger), 'nobody tried one');
         foreach (['idle_port' => 'partly', 'transfer_1' => 'partly', 'transfer_2' => 'proved'] as $exit => $expected) {
             $ledger = $ledger->after(MoveKind::Through->move(said: ['passage' => 'pilot', 'exit' => $exit]));
             self::assertSame($expected, $word($ledger, 'pilot'));
+            self::assertSame('proved' === $expected ? [] : ['pilot'], $dull($ledger));
         }
         self::assertSame('clear', $ledger->finding('pilot')?->outcome());
         $ledger = $ledger->after(MoveKind::Blocked->move(said: ['passage' => 'pilot']));

@@ -132,7 +132,7 @@ final class AssessorTest extends TestCase
         $tests = array_values(array_filter($vocabulary->tests, static fn ($test): bool => !$test->takesNumber()));
         $turning = '/^(start|spark|run|compression)\./';
         $suggested = 0;
-        for ($case = 0; $case < 3000; ++$case) {
+        for ($case = 0; $case < 1500; ++$case) {
             $findings = [];
             for ($draw = $random->int(0, 18); $draw > 0; --$draw) {
                 $test = $random->one($tests);
@@ -150,7 +150,7 @@ final class AssessorTest extends TestCase
                 self::assertFalse($gasInside && 'two_stroke' !== (new MachineFacts($kind))->cycle->value && 1 === preg_match($turning, $next->test), $next->test.' with gas in oil or cylinder');
             }
         }
-        self::assertGreaterThan(20000, $suggested);
+        self::assertGreaterThan(10_000, $suggested);
     }
 
     public function testEveryTestChangesSomething(): void

@@ -40,9 +40,9 @@ final class InferenceTest extends TestCase
                 ++$count;
             }
         }
-        // Measured on these networks, which are denser than the trade's: 0.02 on the average.
-        self::assertLessThan(0.03, $sum / $count);
-        self::assertLessThan(0.5, $worst);
+        // Measured on these networks, which are denser than the trade's: 0.0004 on the average, 0.0094 at the worst.
+        self::assertLessThan(0.0004, $sum / $count);
+        self::assertLessThan(0.01, $worst);
     }
 
     public function testFindingsThatShareNoFaultAreExactHoweverMany(): void

@@ -54,6 +54,32 @@ final class OddsTest extends TestCase
         }
     }
 
+    /** What is said of a refused number: as per cent, with the ends it may lie between. */
+    public function testARefusalNamesTheNumberAndItsEnds(): void
+    {
+        foreach ([
+            ['faults/fuel.stale/shows/jar.smell/stale', 1.23456789, 123.457, 0.0, 100.0],
+            ['faults/fuel.stale/prior', 0.99, 99.0, 0.05, 75.0],
+            ['sound/look.tap/shut_or_blocked', 0.0, 0.0, 0.01, 100.0],
+            ['claims/claim.tipped/no/base', 1.0, 100.0, 1.0, 99.0],
+        ] as [$path, $value, $percent, $least, $most]) {
+            try {
+                Odds::shipped()->with([$path => $value]);
+                self::fail($path);
+            } catch (ImpossibleOdds $impossible) {
+                self::assertSame(['path' => $path, 'value' => $percent, 'least' => $least, 'most' => $most], $impossible->figures());
+                self::assertSame(\sprintf('%s is %s %%; it may be %s to %s %%.', $path, $percent, $least, $most), $impossible->getMessage());
+            }
+        }
+        try {
+            Odds::shipped()->with(['sound/look.tap/shut_or_blocked' => 0.5]);
+            self::fail('A row that lacks.');
+        } catch (ImpossibleOdds $impossible) {
+            self::assertIsFloat($impossible->figures()['sum']);
+            self::assertEqualsWithDelta(150, $impossible->figures()['sum'], 1);
+        }
+    }
+
     public function testAChangedNumberChangesWhatIsBelieved(): void
     {
         $mower = new CaseFile(new MachineFacts(MachineKind::Mower));

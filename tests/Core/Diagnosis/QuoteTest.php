@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Diagnosis;
 
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\Quote;
+use AwakeShed\Core\Diagnosis\QuotedFault;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\TestCase;
@@ -62,6 +63,11 @@ final class QuoteTest extends TestCase
         self::assertEqualsWithDelta((32.5 + 27.5 / 4) / 60, $quote->steps['carburetor'], 1e-9);
         [$least, $most] = $quote->hours();
         self::assertTrue($least <= array_sum($quote->steps) && array_sum($quote->steps) <= $most);
+    }
+
+    public function testAFaultIsExpectedToCostItsMiddleByItsChance(): void
+    {
+        self::assertSame(10.0, (new QuotedFault(0.25, 20, 60))->expected());
     }
 
     public function testRefusesChancesThatAreNone(): void

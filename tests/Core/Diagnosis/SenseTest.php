@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Diagnosis;
 
+use AwakeShed\Core\Diagnosis\AccessFrom;
 use AwakeShed\Core\Diagnosis\NextTest;
+use AwakeShed\Core\Diagnosis\Sense;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Done;
@@ -93,6 +95,18 @@ final class SenseTest extends TestCase
         self::assertSame([], Assessing::of($proved, 'mower')->next);
         self::assertNotSame([], Assessing::of(['run.smoke' => 'persists'] + $proved, 'mower')->next, 'but not where something points at something');
         self::assertNotSame([], Assessing::of($proved, 'mower', new PutRight('carb.main_jet_blocked'))->next, 'nor where it was worked on since');
+    }
+
+    /** A starter is looked at where the kind has one, where somebody said so, and where one was tried. */
+    public function testAStarterIsTriedWhereThereIsOne(): void
+    {
+        $sense = Sense::shipped(Vocabulary::shipped());
+        $makes = static fn (MachineFacts $machine, string ...$findings): bool => $sense->has('start.electric', $case = Assessing::case([] === $findings ? [] : ['start.electric' => $findings[0]], $machine), new AccessFrom(Vocabulary::shipped(), $case, [], []));
+        self::assertTrue($makes(new MachineFacts(MachineKind::RideOnMower)));
+        self::assertFalse($makes(new MachineFacts(MachineKind::Mower)));
+        self::assertFalse($makes(new MachineFacts(MachineKind::Mower, electricStart: false)));
+        self::assertTrue($makes(new MachineFacts(MachineKind::Mower, electricStart: true)));
+        self::assertTrue($makes(new MachineFacts(MachineKind::Mower), 'clicks'));
     }
 
     /** @param list<NextTest> $next */

@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Diagnosis;
 
 use AwakeShed\Core\Diagnosis\Beliefs;
 use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Diagnosis\Split;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\Vocabulary;
@@ -17,6 +18,16 @@ use PHPUnit\Framework\TestCase;
 /** On which side it lies, what is found against what is said, and how many faults a machine is thought to have. */
 final class SplitTest extends TestCase
 {
+    /** Named from one half on, and with it whatever is no more than 15 % behind; where nothing was found none is. */
+    public function testASideIsNamedFromOneHalfOn(): void
+    {
+        $found = [Finding::observed('spark.tester', 'none')];
+        self::assertSame(['spark'], (new Split(['fuel' => 0.2, 'spark' => 0.5], $found))->named());
+        self::assertSame([], (new Split(['fuel' => 0.2, 'spark' => 0.4999], $found))->named());
+        self::assertSame(['spark', 'fuel'], (new Split(['fuel' => 0.4501, 'spark' => 0.6, 'air' => 0.4499], $found))->named());
+        self::assertSame([], (new Split(['fuel' => 0.9], []))->named());
+    }
+
     /** @return iterable<string, array{array<string, string|int>, list<string>, string, float}> found, side or sides, kind, at least */
     public static function splits(): iterable
     {
@@ -31,7 +42,7 @@ final class SplitTest extends TestCase
 
     /**
      * @param array<string, string|int> $findings
-     * @param list<string>              $sides
+     * @param non-empty-list<string>    $sides
      */
     #[DataProvider('splits')]
     public function testNamesTheSide(array $findings, array $sides, string $kind, float $least): void

@@ -64,11 +64,26 @@ final class CaseFormatTest extends TestCase
         }
     }
 
-    public function testRefusesAReadingBelowAbsoluteZero(): void
+    /** Nothing is less than nothing, and nothing colder than absolute zero; what else was measured is anybody's. */
+    public function testRefusesAReadingThatIsBelowItsFloor(): void
+    {
+        foreach (['drained_ml' => 0, 'over_mm' => 0, 'swept_cc' => 0, 'stood_minutes' => 0, 'stood_months' => 0, 'air_celsius' => -273.15, 'governed_rpm' => 0, 'air_k' => 0, 'ml' => 0, 'mm' => 0, 'rpm' => 0, 'minutes' => 0, 'times' => 0, 'pulls' => 0, 'turns' => 0] as $key => $floor) {
+            self::assertTrue(self::isRead($key, $floor), $key);
+            self::assertFalse(self::isRead($key, $floor - 0.01), "$key below $floor");
+        }
+        self::assertTrue(self::isRead('offset', -40));
+    }
+
+    private static function isRead(string $key, float $value): bool
     {
         $document = self::DOCUMENT;
-        $document['findings'][1]['measured'] = ['air_celsius' => -300];
-        $this->expectException(UnreadableCase::class);
-        (new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped())))->read($document);
+        $document['findings'][1]['measured'] = [$key => $value];
+        try {
+            (new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped())))->read($document);
+        } catch (UnreadableCase) {
+            return false;
+        }
+
+        return true;
     }
 }

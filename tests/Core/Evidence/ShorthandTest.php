@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Evidence;
 
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Shorthand;
 use AwakeShed\Core\Evidence\TradeWords;
@@ -22,6 +23,7 @@ final class ShorthandTest extends TestCase
         yield 'a number' => ['stood 26', Finding::number('claim.idle_months', 26)];
         yield 'a number first' => ['26.5 stood', Finding::number('claim.idle_months', 26.5)];
         yield 'the ids themselves' => ['jet.main blocked', Finding::observed('jet.main', 'blocked')];
+        yield 'the ids themselves and a word more' => ['jet.main blocked clear', null];
         yield 'two things it may mean' => ['jet bl', null];
         yield 'a number where a word belongs' => ['pil 3', null];
         yield 'a word where a number belongs' => ['stood long', null];
@@ -38,6 +40,11 @@ final class ShorthandTest extends TestCase
     public function testOffersAllThatItMayMeanTheLikeliestFirst(): void
     {
         self::assertEquals(['jet.pilot', 'jet.main'], array_column(self::shorthand()->readings('jet bl'), 'test'));
+        // Of two words that begin so, the one of which more is written.
+        self::assertEquals([['jet.main', ['part']], ['jet.main', ['partial']]], array_map(static fn (Finding|Done $one): array => $one instanceof Finding ? [$one->test, $one->outcomes] : [], (new Shorthand([
+            ['test' => 'jet.main', 'outcome' => 'partial', 'testWords' => ['main'], 'outcomeWords' => ['partial']],
+            ['test' => 'jet.main', 'outcome' => 'part', 'testWords' => ['main'], 'outcomeWords' => ['part']],
+        ], TradeWords::none()))->readings('main par')));
         self::assertSame([], self::shorthand()->readings('zzz'));
         self::assertCount(1, self::shorthand()->readings('jet', 1));
     }

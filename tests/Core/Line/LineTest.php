@@ -52,6 +52,10 @@ final class LineTest extends TestCase
     {
         $state = self::state([Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.oil_level', 'far_over')], Element::Crankcase);
         self::assertSame([['test' => 'look.oil_smell', 'outcome' => 'gas'], ['test' => 'look.oil_level', 'outcome' => 'far_over']], $state->because);
+        // Put right, it stands on what showed it since; good, on what is good; bad, on what is bad alone.
+        self::assertSame([['test' => 'needle.pressure', 'outcome' => 'holds']], self::state([new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'holds')], Element::Needle)->because);
+        self::assertSame([['test' => 'jar.smell', 'outcome' => 'fresh']], self::state([Finding::observed('jar.smell', 'fresh')], Element::Tank)->because);
+        self::assertSame([['test' => 'jar.tank', 'outcome' => 'two_layers']], self::state([Finding::observed('jar.smell', 'fresh'), Finding::observed('jar.tank', 'two_layers')], Element::Tank)->because);
     }
 
     public function testSaysWhatWasMadeOfEveryThingTheLastTouchedLast(): void

@@ -18,9 +18,9 @@ final class DilutionTest extends TestCase
     /** @return iterable<string, array{float, float, float, float, DilutionBand}> mark, drained, left in mL; fraction; band */
     public static function crankcases(): iterable
     {
-        yield '350 over 550' => [550, 900, 0, 350 / 900, DilutionBand::ChangeFlushAndCure];
-        yield 'what clings counts' => [550, 545, 30, 25 / 575, DilutionBand::Change];
-        yield 'a spoonful' => [600, 605, 0, 5 / 605, DilutionBand::Watch];
+        yield '350 over 550' => [550, 900, 0, 0.38888889, DilutionBand::ChangeFlushAndCure];
+        yield 'what clings counts' => [550, 545, 30, 0.04347826, DilutionBand::Change];
+        yield 'a spoonful' => [600, 605, 0, 0.00826446, DilutionBand::Watch];
         yield 'at the mark' => [600, 600, 0, 0.0, DilutionBand::Watch];
     }
 
@@ -28,7 +28,7 @@ final class DilutionTest extends TestCase
     public function testFromWhatDrained(float $mark, float $drained, float $left, float $fraction, DilutionBand $band): void
     {
         $dilution = Dilution::drained(Volume::millilitres($mark), Volume::millilitres($drained), Volume::millilitres($left), Volume::millilitres(10));
-        self::assertEqualsWithDelta($fraction, $dilution->fraction, 1e-9);
+        self::assertEqualsWithDelta($fraction, $dilution->fraction, 1e-8);
         self::assertSame($band, $dilution->band());
     }
 
@@ -54,9 +54,9 @@ final class DilutionTest extends TestCase
     public function testWhereNobodyMeasuredItATenthClings(): void
     {
         $dilution = Dilution::drained(Volume::millilitres(600), Volume::millilitres(840), null, Volume::zero());
-        self::assertEqualsWithDelta(300 / 900, $dilution->fraction, 1e-9);
+        self::assertEqualsWithDelta(0.33333333, $dilution->fraction, 1e-8);
         // Half of the tenth, 30 mL, times 600/900².
-        self::assertEqualsWithDelta(30 * 600 / 900 ** 2, $dilution->halfWidth, 1e-9);
+        self::assertEqualsWithDelta(0.02222222, $dilution->halfWidth, 1e-8);
     }
 
     public function testIsCleanOnlyWhereTheWholeIntervalIs(): void

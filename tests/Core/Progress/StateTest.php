@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Progress;
 
+use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Carburetor\MoveKind;
+use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
@@ -21,6 +24,7 @@ use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Asks;
+use AwakeShed\Core\Progress\HandBack;
 use AwakeShed\Core\Progress\Progression;
 use AwakeShed\Core\Progress\RaisedAsk;
 use AwakeShed\Core\Progress\Unproved;
@@ -217,6 +221,31 @@ final class StateTest extends TestCase
         self::assertSame(['at_mark'], self::told('crankcase.filled look.oil_level=at_mark')->standing('look.oil_level')?->outcomes);
     }
 
+    public function testWhatWasFilledIsAnotherThingOnceItWasLookedAt(): void
+    {
+        $crankcase = static fn (string $story): ?string => self::told($story)->things()['crankcase'] ?? null;
+        self::assertNull($crankcase('look.oil_level=at_mark'));
+        self::assertSame('filled', $crankcase('look.oil_level=at_mark crankcase.drained crankcase.filled'));
+        self::assertSame('filled_and_looked_at', $crankcase('crankcase.drained crankcase.filled look.oil_level=at_mark'));
+        self::assertSame('drained', $crankcase('crankcase.drained look.oil_level=below_mark'));
+        self::assertSame(['crankcase', 'bowl'], array_keys(self::told('bowl.off crankcase.drained bowl.cleaned')->things()), 'the last touched last');
+    }
+
+    /** Clean, and nobody cleaned it; to be put back to so many turns, and nobody wrote them down. */
+    public function testTheBenchAsksForWhatWasGonePast(): void
+    {
+        $asked = static fn (PartsLedger $ledger): array => array_map(static fn (RaisedAsk $one): Ask => $one->ask, Asks::shipped()->atTheBench($ledger));
+        $ledger = Carburetors::shipped()->ledger([MoveKind::Begin->move(said: ['type' => 'bowl_brass']), MoveKind::Off->move(said: ['kind' => 'main_jet'])]);
+        $toBeCleaned = $ledger->after(MoveKind::Keep->move(1, ['keep' => 'clean']));
+
+        self::assertSame([], $asked($ledger->after(MoveKind::On->move(1))), 'nobody said it was to be cleaned');
+        self::assertSame([], $asked($toBeCleaned), 'it is off, and may still be');
+        self::assertSame([Ask::PartUncleaned], $asked($toBeCleaned->after(MoveKind::On->move(1))));
+        self::assertSame([], $asked($toBeCleaned->after(MoveKind::Clean->move(1, ['method' => 'spray']))->after(MoveKind::On->move(1))));
+        self::assertSame([Ask::TurnsUnwritten], $asked($ledger->after(MoveKind::Off->move(said: ['kind' => 'mixture_screw']))));
+        self::assertSame([], $asked($ledger->after(MoveKind::Off->move(said: ['kind' => 'mixture_screw', 'turns' => '1 1/2']))));
+    }
+
     public function testWhatIsAskedIsSaidBeforeTestsOfTheVocabularyAndAnsweredByItsWords(): void
     {
         $vocabulary = Vocabulary::shipped();
@@ -232,6 +261,25 @@ final class StateTest extends TestCase
             }
         }
         self::assertSame([], Asks::shipped()->before('start.bypass', Asks::shipped()->raised(self::told('jar.smell=stale'))), 'the bypass test runs on its own spoonful');
+    }
+
+    /** Fit as it is, or with one thing each that is not: who lets it go says why, and of some nobody may. */
+    public function testWhoLetsItGoAsItIsSaysWhy(): void
+    {
+        $ask = new RaisedAsk(Ask::SecondChange, 3);
+        foreach ([
+            'nothing' => [new HandBack([], false, null, [], [], [], []), false, false],
+            'a hold' => [new HandBack(['hold.gas_in_oil'], false, null, [], [], [], []), true, false],
+            'no oil in it' => [new HandBack([], true, null, [], [], [], []), true, false],
+            'liquid would return' => [new HandBack([], false, 'needle', [], [], [], []), true, false],
+            'open' => [new HandBack([], false, null, ['bowl.on'], [], [], []), false, true],
+            'unproved' => [new HandBack([], false, null, [], ['carb.needle_leaks'], [], []), false, true],
+            'left of the proof' => [new HandBack([], false, null, [], [], ['run.load'], []), false, true],
+            'asked' => [new HandBack([], false, null, [], [], [], [$ask]), false, true],
+        ] as $what => [$back, $isRefused, $wantsReason]) {
+            self::assertSame([$isRefused, $wantsReason], [$back->isRefused(), $back->wantsReason([])], $what);
+        }
+        self::assertFalse((new HandBack([], false, null, [], [], [], [$ask]))->wantsReason([Ask::SecondChange->value]), 'somebody said why');
     }
 
     public function testATwoStrokeMowerIsNotHeldByACrankcase(): void

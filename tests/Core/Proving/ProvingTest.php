@@ -20,9 +20,11 @@ use AwakeShed\Core\Proving\HouseStandard;
 use AwakeShed\Core\Proving\SpeedLimit;
 use AwakeShed\Core\Proving\SurgeVerdict;
 use AwakeShed\Core\Proving\SurgeWatch;
+use AwakeShed\Core\Proving\Watch;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Tests\Core\Diagnosis\Assessing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -153,6 +155,31 @@ final class ProvingTest extends TestCase
     }
 
     /** The 19 000 ft/min of ANSI/OPEI B71.1 by hand: 21 in is 3456 rpm; 50 Hz of two poles is 3000 rpm, and 8 % more without load. */
+    /** What its owner is told to watch, by what was found and done, one at a time. */
+    public function testAnOwnerWatchesWhatWasFoundAndNothingElse(): void
+    {
+        self::assertSame([], self::watched(['look.oil_smell' => 'none', 'jar.tank' => 'clear_one_layer', 'claim.tipped' => 'no']));
+        self::assertSame([], self::watched([], 'jet.before', 'prove.warm_up'));
+        self::assertSame(['jet_opened'], self::watched([], 'prove.warm_up', 'jet.after'));
+        /** @var array<string, list<array<string, string>>> $found */
+        $found = [
+            'shut_off' => [['look.oil_smell' => 'gas'], ['look.oil_smell' => 'residue_expected'], ['look.oil_body' => 'thin'], ['pull.ejecta' => 'gas'], ['needle.pressure' => 'leaks']],
+            'upright' => [['claim.tipped' => 'yes'], ['look.air_filter' => 'oil_soaked'], ['pull.ejecta' => 'oil']],
+            'fresh_fuel' => [['jar.tank' => 'hazy'], ['jar.tank' => 'two_layers'], ['jar.tank' => 'dark_or_sediment'], ['jar.smell' => 'stale'], ['jar.smell' => 'varnish']],
+            'drips' => [['leak.static' => 'bowl'], ['leak.static' => 'inlet'], ['leak.static' => 'overflow'], ['leak.static' => 'line'], ['leak.static' => 'cap'], ['cap.seal' => 'leaks']],
+            'longer_choke' => [['run.steady' => 'surges_cold_then_settles']],
+        ];
+        foreach ($found as $watch => $each) {
+            foreach ($each as $finding) {
+                self::assertSame([$watch], self::watched($finding), json_encode($finding, \JSON_THROW_ON_ERROR));
+            }
+        }
+        self::assertSame(['shut_off', 'upright'], self::watched(['pull.ejecta' => 'mixture']));
+        foreach (['crankcase.filled', 'crankcase.topped_up'] as $act) {
+            self::assertSame([Watch::OilLevel], Watch::after(Assessing::case([], 'mower', new Done(Vocabulary::shipped()->act($act))), []));
+        }
+    }
+
     public function testTheLimitIsTheBladesOrTheAlternatorsBeforeTheMakers(): void
     {
         $rpm = static fn (SpeedLimit $limit): ?int => null === $limit->most ? null : (int) round($limit->most->in(SpeedUnit::Rpm));
@@ -163,5 +190,15 @@ final class ProvingTest extends TestCase
         self::assertSame(3000, (int) round($generator->governed?->in(SpeedUnit::Rpm) ?? 0.0));
         self::assertSame('maker', SpeedLimit::of(new MachineFacts(MachineKind::Snowblower, governedRpm: 3600))->by);
         self::assertSame('unknown', SpeedLimit::of(new MachineFacts(MachineKind::Snowblower))->by);
+    }
+
+    /**
+     * @param array<string, string> $findings
+     *
+     * @return list<string>
+     */
+    private static function watched(array $findings, string ...$acts): array
+    {
+        return array_column(Watch::after(Assessing::case($findings, 'mower'), array_map(static fn (string $act): Act => new Act($act), array_values($acts))), 'value');
     }
 }

@@ -46,6 +46,9 @@ final class SightTest extends TestCase
         $read = static fn (float $share, float $error = 2.0): PhotoStick => PhotoStick::read(Point::at(100, 900), Point::at(400, 500), Point::at(100 + 300 * $share, 900 - 400 * $share), $error);
         self::assertEqualsWithDelta(0.4, $read(0.4)->share, 1e-9);
         self::assertSame(['below_mark', 'at_mark', 'over_mark', 'far_over', null], [$read(-0.2)->outcome(), $read(0.5)->outcome(), $read(1.2)->outcome(), $read(2.0)->outcome(), $read(1.0)->outcome()]);
+        // With taps that do not err, on the marks themselves.
+        $exact = static fn (float $y): ?string => PhotoStick::read(Point::at(0, 800), Point::at(0, 400), Point::at(0, $y), 0.0)->outcome();
+        self::assertSame(['below_mark', 'at_mark', 'at_mark', 'over_mark', 'over_mark', 'far_over'], array_map($exact, [801.0, 800.0, 400.0, 399.0, 201.0, 200.0]));
     }
 
     public function testARuleInThePictureGivesTheScale(): void
@@ -60,13 +63,14 @@ final class SightTest extends TestCase
         foreach ([
             'photo.points_together' => static fn () => PhotoJar::read(Point::at(5, 5), null, Point::at(5, 5), null, null, 1.0),
             'photo.points_order' => static fn () => PhotoJar::read(Point::at(0, 500), Point::at(0, 900), Point::at(0, 100), null, null, 1.0),
+            'photo.points_order ' => static fn () => PhotoJar::read(Point::at(0, 900), Point::at(0, 50), Point::at(0, 100), null, null, 1.0),
             'amount.out_of_range' => static fn () => Point::at(-1, 5),
         ] as $reason => $absurd) {
             try {
                 $absurd();
                 self::fail('It was read.');
             } catch (Refusal $refusal) {
-                self::assertSame($reason, $refusal->reason());
+                self::assertSame(trim($reason), $refusal->reason());
             }
         }
     }

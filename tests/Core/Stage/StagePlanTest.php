@@ -21,6 +21,9 @@ use AwakeShed\Core\Stage\ImpossibleAct;
 use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Core\Stage\StageState;
 use AwakeShed\Core\Stage\StepState;
+use AwakeShed\Tests\Core\Diagnosis\Assessing;
+use AwakeShed\Tests\Core\Diagnosis\CoursesTest;
+use AwakeShed\Tests\Kept;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -62,6 +65,21 @@ final class StagePlanTest extends TestCase
             $this->checkWhen($stage->when ?? [], $vocabulary);
         }
         self::assertGreaterThan(60, \count($seen));
+    }
+
+    /** What every fifth usual course calls for: stages, their steps, what is done, what comes first and what is closed. */
+    public function testWhatCoursesCallFor(): void
+    {
+        $lines = [];
+        $courses = [...CoursesTest::courses(), ...CoursesTest::coursesBeyondTheEngine()];
+        foreach (array_filter(array_keys($courses), static fn (int $number): bool => 0 === $number % 5, \ARRAY_FILTER_USE_KEY) as $name) {
+            [$findings, , $kind] = $courses[$name];
+            foreach (self::work()->states(Assessing::case($findings, $kind), [new Act('flush.drain', ['ml' => 900.0]), new Act('fuel.drain', ['ml' => 1200.0])]) as $stage) {
+                $steps = array_map(static fn (StepState $state): string => $state->step->id.($state->isDone ? ' done' : '').([] === $state->first ? '' : ' after '.implode(' ', $state->first)).($state->isClosed() ? ' closed' : ''), $stage->steps);
+                $lines[] = "$name, {$stage->stage->id}, ".($stage->isNeeded ? 'called for' : 'not called for').", {$stage->done()} of {$stage->asked()}: ".implode('; ', $steps);
+            }
+        }
+        Kept::is(__DIR__.'/../Kept/stages-of-courses.txt', $lines);
     }
 
     public function testGasInTheOilIsDrainedBeforeThePlugComesOut(): void

@@ -22,6 +22,9 @@ use AwakeShed\Core\Schedule\Day\PieceKinds;
 use AwakeShed\Core\Schedule\Day\RemainingWork;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
+use AwakeShed\Tests\Core\Diagnosis\Assessing;
+use AwakeShed\Tests\Core\Diagnosis\CoursesTest;
+use AwakeShed\Tests\Kept;
 use PHPUnit\Framework\TestCase;
 
 final class RemainingWorkTest extends TestCase
@@ -65,6 +68,14 @@ final class RemainingWorkTest extends TestCase
         self::assertSame(['bath', 'refit'], array_values(array_intersect(self::certain(self::of($case)), ['strip', 'bath', 'refit'])));
     }
 
+    public function testABowlThatIsOffIsBathedAndRefittedAsWell(): void
+    {
+        $case = self::case(self::PASSED)->with(new Done(self::vocabulary()->acts['bowl.off']));
+
+        self::assertSame(['bath', 'refit'], array_values(array_intersect(self::certain(self::of($case)), ['strip', 'bath', 'refit'])));
+        self::assertSame([], array_values(array_intersect(self::certain(self::of(self::case(self::PASSED))), ['strip', 'bath', 'refit'])));
+    }
+
     public function testWhatALikelyCureTakesIsPlannedAsLikely(): void
     {
         $left = self::left([...self::PASSED, 'jar.tank' => 'clear_one_layer', 'jar.smell' => 'fresh', 'flow.line' => 'pours', 'spark.tester' => 'strong', 'start.plain' => 'nothing', 'start.bypass' => 'runs_while_fed']);
@@ -96,6 +107,17 @@ final class RemainingWorkTest extends TestCase
         // What waits by itself takes what it takes.
         self::assertSame(['settle', 'bath', 'stands_cold'], array_keys(array_filter($kinds->kinds, static fn ($kind): bool => 0.0 === $kind->spread)));
         self::assertSame(['first_run', 'proof'], array_keys(array_filter($kinds->kinds, static fn ($kind): bool => ['pad'] === $kind->uses)));
+    }
+
+    /** Minutes piece by piece, of every usual course as it stands. */
+    public function testWhatIsLeftOfEveryCourse(): void
+    {
+        $lines = [];
+        foreach ([...CoursesTest::courses(), ...CoursesTest::coursesBeyondTheEngine()] as $name => [$findings, , $kind]) {
+            $left = self::of(Assessing::case($findings, $kind), [new Act('flush.drain'), new Act('prove.warm_up')]);
+            $lines[] = "$name: ".implode(', ', array_map(static fn (Piece $piece): string => "$piece->kind $piece->minutes".($piece->isLikely ? ' likely' : ''), $left));
+        }
+        Kept::is(__DIR__.'/../../Kept/work-left.txt', $lines);
     }
 
     /**

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Kept;
+
+use AwakeShed\App\Calc\Calculations;
+use AwakeShed\App\Calc\Given;
+use AwakeShed\App\Device\Gauge\Scenario;
+use AwakeShed\App\Form\ChipChoices;
+use AwakeShed\App\Unit\Quantities;
+use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Units\Interval;
+use AwakeShed\Tests\App\Calc\CalcCommandTest;
+use AwakeShed\Tests\App\ShedTestCase;
+use AwakeShed\Tests\Kept;
+use Symfony\Component\Clock\Test\ClockSensitiveTrait;
+use Symfony\Component\DomCrawler\Crawler;
+
+/** Words, units and drawings of pages as they were looked at once: every field of the bench, every answer worked by hand, the drawings of a job. */
+final class KeptPagesTest extends ShedTestCase
+{
+    use ClockSensitiveTrait;
+
+    public function testEveryFieldAsksInItsUnitAndWithinItsBounds(): void
+    {
+        $lines = [];
+        foreach (self::service(Calculations::class)->all() as $calculation) {
+            foreach ($calculation->inputs() as $name => $input) {
+                $schema = $input->schema('');
+                unset($schema['description']);
+                $usual = ($input->field(self::service(Quantities::class), self::service(ChipChoices::class))[1] ?? [])['usual'] ?? null;
+                $lines[] = "{$calculation->name()}, $name: ".($usual instanceof Interval ? \sprintf('usually %.9g to %.9g %s, ', $usual->least, $usual->most, $usual->unit->symbol()) : '').json_encode($schema, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES).($input->isRequired() ? '' : ', optional').', '.json_encode($input->write($input->default()), \JSON_THROW_ON_ERROR);
+            }
+        }
+        Kept::is(__DIR__.'/fields.txt', array_map(static fn (string $line): string => 400 < mb_strlen($line) ? mb_substr($line, 0, 400).' … '.md5($line) : $line, $lines));
+    }
+
+    public function testWhatTheBenchAnswersAndDraws(): void
+    {
+        $this->signIn();
+        $lines = [];
+        foreach (CalcCommandTest::worked() as [$name, $inputs]) {
+            if (!isset($inputs['csv']) && 'quote' !== $name) {
+                $page = $this->browser->request('GET', "/bench/$name?".http_build_query($inputs))->filter('main');
+                $lines[] = "$name: ".self::text($page->filter('.verdict'));
+                $given = static fn (Crawler $input): string => implode('=', array_filter([$input->attr('name'), $input->attr('value'), null === $input->attr('checked') ? null : 'checked'], is_string(...)));
+                $lines = [...$lines, ...$page->filter('.calc-fields .field')->each(static fn (Crawler $field): string => "$name asks: ".self::text($field).' '.implode(' ', $field->filter('input, select')->each($given)))];
+                $lines = [...$lines, ...$page->filter('.workings dt')->each(static fn (Crawler $term): string => "$name says: ".self::text($term).': '.self::text($term->nextAll()->first()))];
+                $lines = [...$lines, ...$page->filter('.calc-figure svg')->each(static fn (Crawler $drawing): string => "$name draws: ".self::markup($drawing->outerHtml()))];
+            }
+        }
+        Kept::is(__DIR__.'/bench.txt', $lines);
+    }
+
+    /** The same findings always come to the same figures. */
+    public function testWhatACommandAnswers(): void
+    {
+        $lines = [];
+        foreach (CalcCommandTest::worked() as [$name, $inputs]) {
+            $calculation = self::service(Calculations::class)->named($name) ?? self::fail($name);
+            $values = [];
+            foreach ($calculation->inputs() as $field => $input) {
+                $values[$field] = isset($inputs[$field]) ? $input->read($inputs[$field]) : $input->default();
+            }
+            $answer = $calculation->run(new Given($values));
+            $lines[] = "$name: $answer->verdict, {$answer->tone->value}, ".self::rounded($answer->plain()).'; '.implode(' ', array_map(static fn (Finding $finding): string => $finding->test.'='.($finding->number ?? implode('+', $finding->outcomes)), $answer->findings));
+        }
+        Kept::is(__DIR__.'/answers.txt', $lines);
+    }
+
+    /** The stand-in of the gauge and the tachometer, second by second. */
+    public function testWhatStandInsMakeUp(): void
+    {
+        $lines = [];
+        foreach (Scenario::cases() as $scenario) {
+            $lines[] = "$scenario->value, {$scenario->kind()->value}, {$scenario->unit()}, ".$scenario->duration().' s: '.implode(' ', array_map(static fn (int $n): string => \sprintf('%.9g', $scenario->at($n / 10, 3)), range(0, (int) (10 * min(40, $scenario->duration())), 7)));
+        }
+        Kept::is(__DIR__.'/stand-ins.txt', $lines);
+    }
+
+    public function testTheDrawingsOfAJobAndItsHistory(): void
+    {
+        self::mockTime(new \DateTimeImmutable('2026-06-09 09:00:00 UTC'));
+        $this->signIn();
+        $job = $this->job(MachineKind::Generator);
+        $this->found($job, Finding::observed('look.oil_level', 'far_over'), Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.plug', 'dry'), Finding::observed('flow.line', 'pours'), Finding::observed('bowl.inside', 'jelly'), Finding::number('claim.idle_months', 26), Finding::observed('needle.pressure', 'leaks'), Finding::observed('jet.pilot', 'blocked'));
+        $at = '/jobs/'.$job->getId();
+        $own = static fn (string $text): string => (string) preg_replace(['#/jobs/\d+#', '/, Jun 9, 2026, [^,]+,/'], ['/jobs/N', ','], $text);
+        $lines = ['the line: '.$own(self::markup($this->got("$at/line.svg")))];
+        $this->browser->request('POST', "$at/fuel/tank/read/layers", ['layers' => ['total' => '80', 'height' => '92', 'lower' => '14', 'edge' => 'sharp', '_token' => $this->token(), 'based_on' => '']]);
+        self::assertResponseRedirects();
+        $lines[] = 'the jar: '.$own(self::markup($this->got("$at/fuel/tank/jar.svg")));
+        foreach ($this->browser->request('GET', "$at/history")->filter('.entry')->each(self::text(...)) as $entry) {
+            $lines[] = 'history: '.$own($entry);
+        }
+        foreach ($this->browser->request('GET', "$at/gates")->filter('.hold, .gate .note')->each(self::text(...)) as $hold) {
+            $lines[] = 'gates: '.$hold;
+        }
+        foreach (Carburetors::shipped()->types as $type) {
+            $other = $this->job();
+            $this->post('/jobs/'.$other->getId().'/carburetor', ['what' => 'begin', 'type' => $type->id]);
+            $lines[] = "$type->id: ".$own(self::markup($this->browser->request('GET', '/jobs/'.$other->getId().'/carburetor/map')->filter('svg.section-drawing')->outerHtml()));
+        }
+        Kept::is(__DIR__.'/drawings.txt', $lines);
+    }
+
+    private function got(string $address): string
+    {
+        $this->browser->request('GET', $address);
+        self::assertResponseIsSuccessful($address);
+
+        return (string) $this->browser->getResponse()->getContent();
+    }
+
+    private static function text(Crawler $of): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', $of->text('')));
+    }
+
+    private static function markup(string $markup): string
+    {
+        return trim((string) preg_replace(['/>\s+</', '/\s+/'], ['><', ' '], $markup));
+    }
+
+    /** @param array<string, mixed> $plain */
+    private static function rounded(array $plain): string
+    {
+        array_walk_recursive($plain, static function (mixed &$one): void {
+            $one = \is_float($one) ? (float) \sprintf('%.9g', $one) : $one;
+        });
+
+        return json_encode($plain, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+    }
+}

@@ -1,0 +1,304 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\Core;
+
+use AwakeShed\Core\Cylinder\Compression;
+use AwakeShed\Core\Cylinder\Hydrolock;
+use AwakeShed\Core\Cylinder\LeakDown;
+use AwakeShed\Core\Cylinder\Release;
+use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Diagnosis\NextTest;
+use AwakeShed\Core\Diagnosis\Odds;
+use AwakeShed\Core\Diagnosis\Suspect;
+use AwakeShed\Core\Evidence\Cycle;
+use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Fuel\Settling;
+use AwakeShed\Core\Fuel\VaporLoss;
+use AwakeShed\Core\Fuel\WaterShift;
+use AwakeShed\Core\Fuel\WaterTolerance;
+use AwakeShed\Core\Gate\Closures;
+use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Jet\DrillingSchool;
+use AwakeShed\Core\Jet\JetBore;
+use AwakeShed\Core\Jet\JetEnlargement;
+use AwakeShed\Core\Oil\Dilution;
+use AwakeShed\Core\Oil\FlushPlan;
+use AwakeShed\Core\Oil\GasolineBlend;
+use AwakeShed\Core\Oil\ThinnedOil;
+use AwakeShed\Core\Repair\Beta;
+use AwakeShed\Core\Running\AirDensity;
+use AwakeShed\Core\Running\Alternator;
+use AwakeShed\Core\Running\BladeTip;
+use AwakeShed\Core\Running\FuelNeed;
+use AwakeShed\Core\Running\InletFlow;
+use AwakeShed\Core\Running\SprayNozzle;
+use AwakeShed\Core\Running\StandardAtmosphere;
+use AwakeShed\Core\Schedule\Day\LearnedTime;
+use AwakeShed\Core\Schedule\Day\Replays;
+use AwakeShed\Core\Schedule\Day\Saving;
+use AwakeShed\Core\Schedule\Mender;
+use AwakeShed\Core\Schedule\Operation;
+use AwakeShed\Core\Schedule\Placed;
+use AwakeShed\Core\Schedule\Plan;
+use AwakeShed\Core\Schedule\Planner;
+use AwakeShed\Core\Schedule\Problem;
+use AwakeShed\Core\Schedule\Season\Forecast;
+use AwakeShed\Core\Sight\PhotoJar;
+use AwakeShed\Core\Sight\PhotoRule;
+use AwakeShed\Core\Sight\PhotoStick;
+use AwakeShed\Core\Sight\Point;
+use AwakeShed\Core\Simulation\Dice;
+use AwakeShed\Core\Simulation\EngineSound;
+use AwakeShed\Core\Simulation\HiddenMachine;
+use AwakeShed\Core\Simulation\Order;
+use AwakeShed\Core\Simulation\Technician;
+use AwakeShed\Core\Simulation\World;
+use AwakeShed\Core\Sound\Firing;
+use AwakeShed\Core\Sound\HeardSpeed;
+use AwakeShed\Core\Sound\Tachometer;
+use AwakeShed\Core\Sound\WavFile;
+use AwakeShed\Core\Spark\Battery;
+use AwakeShed\Core\Spark\CoilComparison;
+use AwakeShed\Core\Trace\NeedleTrace;
+use AwakeShed\Core\Trace\SpeedTrace;
+use AwakeShed\Core\Units\CalendarSpan;
+use AwakeShed\Core\Units\Count;
+use AwakeShed\Core\Units\Duration;
+use AwakeShed\Core\Units\FlowUnit;
+use AwakeShed\Core\Units\Frequency;
+use AwakeShed\Core\Units\FrequencyUnit;
+use AwakeShed\Core\Units\KinematicViscosity;
+use AwakeShed\Core\Units\Length;
+use AwakeShed\Core\Units\Pressure;
+use AwakeShed\Core\Units\Quantity;
+use AwakeShed\Core\Units\Ratio;
+use AwakeShed\Core\Units\RatioUnit;
+use AwakeShed\Core\Units\Resistance;
+use AwakeShed\Core\Units\ResistanceUnit;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Core\Units\Temperature;
+use AwakeShed\Core\Units\Voltage;
+use AwakeShed\Core\Units\Volume;
+use AwakeShed\Core\Units\VolumeFlow;
+use AwakeShed\Tests\Core\Diagnosis\Assessing;
+use AwakeShed\Tests\Core\Diagnosis\CoursesTest;
+use AwakeShed\Tests\Core\Schedule\Problems;
+use AwakeShed\Tests\Core\Trace\Shapes;
+use AwakeShed\Tests\Kept;
+use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * What long reckonings come to, to nine digits, kept in tests/Core/Kept, a result a line. Other tests say what must hold of a
+ * plan, a trace or a belief; many a slip leaves all of that true and the result another.
+ */
+final class KeptResultsTest extends TestCase
+{
+    /** @return iterable<string, array{\Closure(): iterable<string>}> */
+    public static function results(): iterable
+    {
+        yield 'plans-of-small-shops' => [static function (): iterable {
+            for ($seed = 1; $seed <= 60; ++$seed) {
+                yield self::plan("shop $seed", Planner::plan(Problems::madeUp($seed, 2 + $seed % 4)));
+            }
+        }];
+        yield 'plans-of-larger-shops' => [static function (): iterable {
+            // More than can all be tried.
+            for ($seed = 101; $seed <= 150; ++$seed) {
+                yield self::plan("shop $seed", Planner::plan(Problems::madeUp($seed, 7 + $seed % 5, budget: 50)));
+            }
+        }];
+        yield 'plans-of-weeks' => [static function (): iterable {
+            foreach ([[1, 36, 6, 400], [2, 40, 7, 300], [3, 30, 8, 500]] as [$seed, $jobs, $steps, $budget]) {
+                yield self::plan("week $seed", Planner::plan(Problems::week($seed, $jobs, $steps)->with(budget: $budget)));
+            }
+            foreach (['ft06' => 200, 'la01' => 300, 'la02' => 400, 'ft10' => 500] as $name => $budget) {
+                yield self::plan($name, Planner::plan(Problems::jobShop($name)[0]->with(budget: $budget)));
+            }
+        }];
+        yield 'plans-that-are-mended' => [static function (): iterable {
+            $former = Planner::plan(Problems::week(2, 12)->with(budget: 200));
+            foreach ([3, 20, 41, 60] as $at) {
+                $slipped = $former->placed[$at]->operation;
+                yield self::plan("slip of $slipped->id", Mender::mend(self::longer($former->problem, $slipped->id, 45), $former));
+            }
+            yield self::plan('a job more', Mender::mend(Problems::week(2, 13)->with(budget: 200), $former));
+        }];
+        yield 'promises' => [static function (): iterable {
+            foreach ([[1, 36, 6], [4, 40, 7]] as [$seed, $jobs, $steps]) {
+                $plan = Planner::plan(Problems::week($seed, $jobs, $steps)->with(budget: 100));
+                $spread = array_map(static fn (int $n): float => [0.0, 0.25, 0.5][$n % 3], array_flip(array_map(static fn (Placed $one): string => $one->operation->id, $plan->placed)));
+                foreach ((new Replays($plan))->run($spread, $seed, 200) as $job => $odds) {
+                    yield \sprintf('week %d, %s: kept %s, half %d, most %d, nearly %d, hangs on %s', $seed, $job, self::figure($odds->kept()), $odds->readyBy(0.5), $odds->readyBy(0.8), $odds->readyBy(0.95), implode(' ', $odds->hangsOn));
+                }
+                $timed = array_map(static fn (int $n): array => [20.0 + $n, (20.0 + $n) * (0.8 + 0.07 * (($seed * $n) % 9))], range(1, 3 + 2 * $seed));
+                yield "week $seed, learned: ".self::facts(LearnedTime::from(0.3, [...$timed, [20.0, 500.0]]));
+                foreach (Saving::of($plan, ['j1', 'j3']) as $one) {
+                    yield "week $seed, saved by $one->what of $one->whose: $one->saved, keeps ".implode(' ', $one->kept);
+                }
+            }
+        }];
+        yield 'seasons' => [static function (): iterable {
+            $dice = new Seeded(5);
+            foreach ([30, 60, 110, 170] as $weeks) {
+                $forecast = Forecast::from(array_map(static fn (int $week): int => $dice->int(0, 2) + (0 === intdiv($week % 52, 6) ? 6 : 0), range(1, $weeks)));
+                yield "$weeks weeks: average ".self::figure($forecast->average()).($forecast->isBetter() ? ', a season' : ', none').', errors '.implode(' ', array_map(self::figure(...), $forecast->errors())).', then '.implode(' ', array_map(static fn (int $ahead): string => self::figure($forecast->expected($ahead)), range(1, 60, 7)));
+            }
+        }];
+        yield 'beliefs' => [static function (): iterable {
+            foreach ([...CoursesTest::courses(), ...CoursesTest::coursesBeyondTheEngine()] as $name => [$findings, , $kind]) {
+                $assessment = Assessing::of($findings, $kind);
+                yield $name.': '.implode('; ', array_map(static fn (Suspect $one): string => $one->fault.' '.self::figure($one->probability).' by '.\count($one->because), \array_slice($assessment->faults, 0, 5)));
+                yield $name.', next: '.implode('; ', array_map(static fn (NextTest $one): string => $one->test.' '.self::figure($one->bits).' in '.self::figure($one->minutesHere), \array_slice($assessment->next, 0, 3)));
+            }
+        }];
+        yield 'bench-figures' => [static function (): iterable {
+            [$ml, $psi, $mm, $c, $cst] = [Volume::millilitres(...), Pressure::psi(...), Length::millimetres(...), Temperature::celsius(...), KinematicViscosity::centistokes(...)];
+            foreach ([0.0, 0.02, 0.1, 0.4, 0.9] as $fraction) {
+                yield "oil with $fraction of gasoline: ".self::facts(GasolineBlend::blended($cst(93), $cst(0.55), $fraction));
+                $thinned = ThinnedOil::thinned($cst(93), $cst(10.8), $fraction);
+                yield "oil with $fraction of gasoline at −20, 0, 25 °C: ".self::facts([$thinned->at($c(-20)), $thinned->at($c(0)), $thinned->at($c(25)), $thinned->cleanAt($c(-10)), $thinned->behavesAs(), $thinned->flammability()]);
+            }
+            foreach ([[700, null, 10], [650, 20, 0], [1400, 50, 25]] as [$drained, $left, $error]) {
+                $dilution = Dilution::drained($ml(600), $ml($drained), null === $left ? null : $ml($left), $ml($error));
+                yield "of 600 mL $drained came out: ".self::facts([$dilution, $dilution->least(), $dilution->most(), $dilution->band(), $dilution->isClean(), $dilution->isFarOver()]);
+            }
+            yield 'flushed: '.self::facts([FlushPlan::reach(0.4, 0.1, 0.02, 0.7, $ml(600)), FlushPlan::reach(0.03, 0.3, 0.01, 1.0, $ml(1500), 1), FlushPlan::leftShare($ml(600), $ml(540))]);
+            foreach ([[100, 10, 18.5, 15], [100, 20, 31, 22], [50, 10, 10.2, 5]] as [$fuel, $water, $aqueous, $at]) {
+                $content = WaterShift::read($ml($fuel), $ml($water), $ml($aqueous), $c($at))->content();
+                yield "$water mL of water in $fuel mL of fuel came to $aqueous mL: ".self::facts([$content, $content->least(), $content->most(), $content->grade(), $content->againstSmallEngineLimit()]);
+            }
+            foreach ([[0.0, 15], [0.1, 15.6], [0.1, -7], [0.05, 31], [0.15, 40], [0.123, -20]] as [$ethanol, $at]) {
+                yield "water held by fuel of $ethanol ethanol at $at °C: ".self::facts(WaterTolerance::shipped()->tolerated($ethanol, $c($at), $ml(4000)));
+            }
+            yield 'settling: '.self::facts([Settling::firstLook($mm(120)), Settling::fullWait($mm(120)), Settling::through($mm(80), Length::micrometres(33))]);
+            yield 'stored: '.self::facts([VaporLoss::after(CalendarSpan::months(6), true), VaporLoss::after(CalendarSpan::months(30), false)]);
+            yield 'air: '.self::facts([StandardAtmosphere::pressureShare(1600), StandardAtmosphere::densityShare(1600), AirDensity::share($mm(900_000), $c(-12))]);
+            foreach ([Cycle::FourStroke, Cycle::TwoStroke] as $cycle) {
+                $need = FuelNeed::atSpeed($ml(163), ShaftSpeed::of(3100, SpeedUnit::Rpm), $cycle);
+                yield "drinks, {$cycle->value}: ".self::facts([$need->gramsPerMinute(), $need->flow(), $need->metBy($need->flow()), $need->metBy($need->flow()->times(2.999)), $need->metBy($need->flow()->times(3.001))]);
+            }
+            yield 'blade, nozzle, alternator: '.self::facts([BladeTip::fastest($mm(533.4)), SprayNozzle::forPump(VolumeFlow::of(2.5, FlowUnit::GallonPerMinute), $psi(2600)), Alternator::withPoles(Count::each(2))->frequency(ShaftSpeed::of(3550, SpeedUnit::Rpm)), Alternator::withPoles(Count::each(4))->speed(Frequency::of(50, FrequencyUnit::Hertz))]);
+            $bucket = InletFlow::fromBucket($ml(9500), Duration::seconds(31), VolumeFlow::of(4, FlowUnit::GallonPerMinute), 0.03, Duration::seconds(0.5));
+            yield 'a bucket: '.self::facts([$bucket, $bucket->halfWidth(), $bucket->margin(), $bucket->isEnough(), $bucket->isShort()]);
+            $lock = Hydrolock::in($ml(163), Ratio::of(8.2, RatioUnit::ToOne), $ml(9), $ml(3), 1.0);
+            yield 'liquid in a cylinder: '.self::facts([$lock, $lock->isLocked(), $lock->mayLock(), $lock->effectiveCompression(), $lock->timeToFill(Frequency::of(6, FrequencyUnit::PerMinute), $ml(0.04))]);
+            yield 'compression, leak-down: '.self::facts([Compression::read($psi(72), $mm(1_200_000), Release::NotFitted, $psi(2)), LeakDown::read($psi(95), $psi(81), $psi(1.5))]);
+            $jet = JetBore::ofDiameter($mm(0.68));
+            yield 'a jet: '.self::facts([$jet->flowInto(JetBore::ofDiameter($mm(0.73))), $jet->flowError(JetBore::ofDiameter($mm(0.73)), $mm(0.01)), $jet->forAir(0.87)->diameter, $jet->nearestMetricDrill(), $jet->widestWire(), JetEnlargement::weigh($jet, JetBore::ofDiameter($mm(0.73)), DrillingSchool::NextSizeUp, [], null)->mixtureFrom(14.7)]);
+            $beta = Beta::worth(0.8, 8)->seen(5, 2);
+            yield 'chances: '.self::facts([$beta, $beta->mean(), $beta->cumulative(0.7), $beta->quantile(0.1), $beta->quantile(0.9)]);
+            foreach ([12.7, 12.5, 12.3, 12.1, 11.95, 11.0] as $volts) {
+                yield "a battery at $volts V: ".self::facts([Battery::measured(Voltage::volts($volts), null, null)->charge(), Battery::measured(Voltage::volts($volts), Voltage::volts(9.7), Voltage::volts(14.1))->verdict(), Battery::measured(Voltage::volts($volts), Voltage::volts(9.4), Voltage::volts(13.6))->verdict()]);
+            }
+            yield 'a coil: '.self::facts(CoilComparison::against(Resistance::of(3000, ResistanceUnit::Ohm), Resistance::of(3300, ResistanceUnit::Ohm), error: 0.02));
+            yield 'photos: '.self::facts([PhotoJar::read(Point::at(400, 1800), Point::at(410, 1500), Point::at(430, 300), Point::at(200, 1810), Point::at(240, 290), 4), PhotoStick::read(Point::at(100, 900), Point::at(130, 500), Point::at(118, 640), 6), PhotoRule::between(Point::at(10, 20), Point::at(400, 300), Point::at(0, 0), Point::at(0, 500), $mm(100), 4)]);
+        }];
+        yield 'made-up-winters' => [static function (): iterable {
+            $vocabulary = Vocabulary::shipped();
+            foreach (World::cases() as $world) {
+                $model = $world->model(Odds::shipped(), new Dice(5));
+                for ($number = 0; $number < 12; ++$number) {
+                    $machine = HiddenMachine::draw($model, $vocabulary, new Dice($number));
+                    $worked = (new Technician(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->work($machine, Order::Suggested, new Dice($number));
+                    yield "$world->value $number, {$machine->intake->machine->kind->value}: ".implode(' ', array_filter($model->faults(), $machine->has(...))).'; '.self::facts($worked);
+                }
+            }
+        }];
+        yield 'needles' => [static function (): iterable {
+            foreach ([[10, 7.6, 6.4, 0.0], [10, 7.6, 6.4, 0.0008], [50, 7.2, 6.1, 0.003], [50, 9.8, 4.6, 0.0004], [100, 12.0, 6.4, 0.0002], [200, 8.4, 7.0, 0.02], [20, 7.6, 6.4, 0.1], [5, 7.6, 6.4, 0.0006], [50, 7.6, 5.2, 0.0009]] as $n => [$rate, $pop, $seat, $decay]) {
+                foreach ([75, 25, 8] as $seconds) {
+                    $trace = NeedleTrace::fromPressures(Shapes::series(Shapes::needle($rate, $seconds, $pop, $seat, $decay, 0.04, $n)), 0 === $n % 2 ? null : Pressure::psi(0.2));
+                    yield "$rate a second, lifts $pop, seats $seat, loses $decay, $seconds s: {$trace->verdict->value}, peak ".self::figure($trace->peak->inPsi())
+                        .', lifts '.self::figure($trace->popOff?->time).' at '.self::figure($trace->popOff?->value).', seats '.self::figure($trace->reseat?->time).' at '.self::figure($trace->reseat?->value)
+                        .', holds from '.self::figure($trace->holdFrom?->time).' to '.self::figure($trace->holdTo?->time).', loses '.self::figure($trace->lossPerMinute?->inPsi()).' ± '.self::figure($trace->lossError?->inPsi())
+                        .', half-life '.self::figure($trace->halfLife?->inSeconds()).', time constant '.self::figure($trace->timeConstant()?->inSeconds()).($trace->isExtrapolated() ? ', extrapolated' : '');
+                }
+            }
+        }];
+        yield 'speeds' => [static function (): iterable {
+            $shapes = [
+                'steady' => static fn (float $t): float => 3100.0,
+                'hunts' => static fn (float $t): float => 3150 * (1 + 0.06 * sin(2 * \M_PI * $t / 1.8)),
+                'hunts a little' => static fn (float $t): float => 3150 * (1 + 0.026 * sin(2 * \M_PI * $t / 0.9)),
+                'wanders' => static fn (float $t): float => 3150 * (1 + 0.05 * sin(2 * \M_PI * $t / 24)),
+                'takes a load' => static fn (float $t): float => $t < 20 ? 3735 : 3600 - 150 * exp(-($t - 20) / 0.4),
+                'lets a load go' => static fn (float $t): float => $t < 20 ? 3560.0 : 3740 + 90 * exp(-($t - 20) / 0.6),
+                'starts' => static fn (float $t): float => $t < 4 ? 350.0 : 3100.0,
+                'dies' => static fn (float $t): float => $t < 25 ? 3050.0 : 3050 * exp(-($t - 25)),
+                'climbs' => static fn (float $t): float => 2800 + 20 * $t,
+                'surges now and then' => static fn (float $t): float => 3100 + (fmod($t, 7) < 1.2 ? 260 * sin(2 * \M_PI * fmod($t, 7) / 1.2) : 0),
+            ];
+            foreach ($shapes as $name => $rpm) {
+                foreach ([[50, 40, null], [10, 60, 3456], [4, 40, null], [200, 12, 3700]] as $n => [$rate, $seconds, $limit]) {
+                    $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed($rate, $seconds, $rpm, 12, $n)), null === $limit ? null : ShaftSpeed::of($limit, SpeedUnit::Rpm), 3 === $n ? ShaftSpeed::of(3600, SpeedUnit::Rpm) : null);
+                    yield "$name, $rate a second, $seconds s: {$trace->verdict->value}, mean ".self::figure($trace->mean->in(SpeedUnit::Rpm)).', swing '.self::figure($trace->swing).', beat '.self::figure($trace->beat?->inSeconds())
+                        .', runs '.self::figure($trace->runsFrom).' to '.self::figure($trace->runsTo).', step '.self::figure($trace->stepAt).' from '.self::figure($trace->noLoad?->in(SpeedUnit::Rpm)).' to '.self::figure($trace->loaded?->in(SpeedUnit::Rpm))
+                        .', fastest '.self::figure($trace->fastest->in(SpeedUnit::Rpm)).', sees '.self::figure($trace->shortestSeen->inSeconds()).', droop '.self::figure($trace->droop()).', class '.($trace->performanceClass()->value ?? 'none')
+                        .($trace->isSampledWell() ? ', sampled well' : '').($trace->leavesPartOut() ? ', part left out' : '');
+                }
+            }
+        }];
+        yield 'sounds' => [static function (): iterable {
+            foreach (range(1, 24) as $n) {
+                $dice = new Seeded($n);
+                $firing = Firing::cases()[$n % \count(Firing::cases())];
+                $beat = $dice->float(15, 45);
+                $sound = EngineSound::engine([8000, 11_025][$n % 2], $dice->float(3, 6), 0 === $n % 3 ? static fn (float $t): float => $beat * (1 + 0.05 * sin(2 * \M_PI * $t / 1.4)) : static fn (): float => $beat, $n, ring: $dice->float(120, 320));
+                match ($n % 5) {
+                    0 => $sound->noise(6),
+                    1 => $sound->wind(4),
+                    2 => $sound->hum(120, 6),
+                    3 => $sound->and(EngineSound::engine(8000, 5, static fn (): float => $beat * 1.31, 100 + $n), 6),
+                    default => $sound->noise(-4),
+                };
+                $heard = Tachometer::hear(WavFile::read($sound->wav([8, 16, 24][$n % 3])), $firing, 0 === $n % 4 ? ShaftSpeed::of(3000, SpeedUnit::Rpm) : null);
+                yield "sound $n, {$firing->value}, ".self::figure($beat)." beats a second: {$heard->verdict->value}, sure ".self::figure($heard->confidence).', ± '.self::figure($heard->error()).'; '
+                    .implode('; ', array_map(static fn (HeardSpeed $one): string => self::figure($one->speed->in(SpeedUnit::Rpm)).' rpm, '.$one->speeds->count().' beats '.implode(' ', array_map(self::figure(...), \array_slice($one->speeds->values, 0, 3))), $heard->readings));
+            }
+        }];
+    }
+
+    /** @param \Closure(): iterable<string> $results */
+    #[DataProvider('results')]
+    public function testComesToWhatItCame(\Closure $results): void
+    {
+        Kept::is(__DIR__.'/Kept/'.$this->dataName().'.txt', $results());
+    }
+
+    private static function plan(string $name, Plan $plan): string
+    {
+        return "$name: worth {$plan->value()} of {$plan->lowerBound}".($plan->isProved ? ', proved' : '').'; '
+            .implode('; ', array_map(static fn (Placed $one): string => "{$one->operation->id} {$one->start}–{$one->end} ".implode(' ', array_map(static fn (array $use): string => implode(' × ', array_reverse($use)), $one->uses())), $plan->placed))
+            .implode('', array_map(static fn (array $one): string => "; not {$one[0]->id}, {$one[1]->name}", $plan->unplanned));
+    }
+
+    private static function longer(Problem $problem, string $id, int $more): Problem
+    {
+        return $problem->changed(operations: array_map(static fn (Operation $one): Operation => $one->id !== $id ? $one : new Operation($one->id, $one->job, $one->minutes + $more, $one->uses, $one->oneOf, $one->after, $one->atMostAfter, $one->pinned, $one->splits, $one->batchKey), $problem->asWritten()));
+    }
+
+    /** Figures of whatever it is: of a quantity in the first of its units, of another thing all it shows. */
+    private static function facts(mixed $of): string
+    {
+        return match (true) {
+            null === $of => 'none',
+            \is_bool($of) => $of ? 'yes' : 'no',
+            \is_int($of), \is_float($of) => self::figure($of),
+            $of instanceof Quantity => self::figure($of->in($of::units()[0])).' '.$of::units()[0]->symbol(),
+            $of instanceof \UnitEnum => $of->name,
+            \is_array($of) => implode(', ', array_map(self::facts(...), $of)),
+            \is_object($of) => implode(', ', array_map(self::facts(...), get_object_vars($of))),
+            default => \is_string($of) ? $of : '',
+        };
+    }
+
+    private static function figure(?float $figure): string
+    {
+        return null === $figure ? 'none' : \sprintf('%.9g', $figure);
+    }
+}

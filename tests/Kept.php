@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests;
+
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Results that are kept, a line each, beside the test that asks for them. Whoever means to change one runs it with
+ * SHED_KEEP=1, and reads what the change did before keeping it.
+ */
+final readonly class Kept
+{
+    private function __construct()
+    {
+    }
+
+    /** @param iterable<string> $lines */
+    public static function is(string $file, iterable $lines): void
+    {
+        $lines = [...$lines];
+        if ('1' === getenv('SHED_KEEP')) {
+            file_put_contents($file, implode("\n", $lines)."\n");
+            TestCase::fail('Kept anew: read what changed.');
+        }
+        TestCase::assertFileExists($file);
+        TestCase::assertSame(file($file, \FILE_IGNORE_NEW_LINES), $lines);
+    }
+}
