@@ -47,14 +47,17 @@ final class Places extends NodeVisitorAbstract
     /** @var list<Mutant> */
     public array $mutants = [];
 
-    public function __construct(private readonly string $file, private readonly string $code)
+    /** @var list<Node|null> */
+    private array $alike = [];
+
+    public function __construct(private readonly string $file, private readonly string $code, private readonly bool $isOfFigures)
     {
     }
 
     public function enterNode(Node $node): ?int
     {
         // What is declared is not what is done: an address or a column has no test of its own.
-        if ($node instanceof Node\Attribute || $node instanceof Node\Stmt\Declare_) {
+        if ($node instanceof Node\Attribute || $node instanceof Node\Stmt\Declare_ || ($this->isOfFigures && $node instanceof Node\Stmt\ClassMethod)) {
             return NodeTraverser::DONT_TRAVERSE_CHILDREN;
         }
         $swap = self::SWAPS[$node::class] ?? null;
@@ -64,10 +67,14 @@ final class Places extends NodeVisitorAbstract
             $this->add($node, $node->getStartFilePos(), $node->getEndFilePos() + 1, self::otherNumber($node->value));
         } elseif ($node instanceof Node\Expr\BooleanNot) {
             $this->add($node, $node->getStartFilePos(), $node->expr->getStartFilePos(), '');
-        } elseif ($node instanceof Node\Expr\ConstFetch && in_array($node->name->toLowerString(), ['true', 'false'], true)) {
+        } elseif ($node instanceof Node\Expr\ConstFetch && in_array($node->name->toLowerString(), ['true', 'false'], true) && !in_array($node, $this->alike, true)) {
             $this->add($node, $node->getStartFilePos(), $node->getEndFilePos() + 1, 'true' === $node->name->toLowerString() ? 'false' : 'true');
         } elseif ($node instanceof Node\Expr\BinaryOp\Coalesce) {
             $this->add($node, $node->getStartFilePos(), $node->right->getStartFilePos(), '');
+        } elseif ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && 'in_array' === $node->name->toLowerString()) {
+            // Strict or loose is the same among words and cases: no test could tell them apart.
+            $flag = $node->args[2] ?? null;
+            $this->alike[] = $flag instanceof Node\Arg ? $flag->value : null;
         } elseif ($node instanceof Node\Stmt\Expression && $node->expr instanceof Node\Expr\MethodCall) {
             $this->add($node, $node->getStartFilePos(), $node->getEndFilePos() + 1, ';');
         }
@@ -90,11 +97,11 @@ final class Places extends NodeVisitorAbstract
     }
 }
 
-/** @return list<Mutant> */
-function placesOfCode(string $file): array
+/** @return list<Mutant> all there are, or the constants of its classes alone */
+function placesOfCode(string $file, bool $isOfFigures): array
 {
     $code = (string) file_get_contents($file);
-    $places = new Places($file, $code);
+    $places = new Places($file, $code, $isOfFigures);
     $traverser = new NodeTraverser($places);
     $traverser->traverse((new ParserFactory())->createForHostVersion()->parse($code) ?? []);
 
@@ -133,6 +140,25 @@ function fails(string $root, array $arguments): bool
     return false === $process || 0 !== proc_close($process);
 }
 
+/**
+ * The tests of the same folder notice most changes soonest, and go first; those that go through whole courses of work
+ * take minutes.
+ *
+ * @param list<string> $classes
+ */
+function notice(string $root, string $suite, string $file, array $classes): bool
+{
+    $feature = basename(dirname($file));
+    $near = array_filter($classes, static fn (string $class): bool => $feature === basename(dirname(str_replace('\\', '/', $class))));
+    foreach (array_filter([$near, array_diff($classes, $near)]) as $some) {
+        if (fails($root, ['--testsuite', $suite, '--filter', '/^('.implode('|', array_map(preg_quote(...), $some)).')::/'])) {
+            return true;
+        }
+    }
+
+    return false;
+}
+
 $tests = [];
 if ('' !== $coverageFile) {
     $coverage = require $coverageFile;
@@ -150,7 +176,7 @@ if ('' !== $coverageFile) {
 
 $mutants = [];
 foreach (files($root.('app' === $part ? '/src' : '/core'), 'tables' === $part ? 'json' : 'php') as $file) {
-    $mutants = [...$mutants, ...('tables' === $part ? placesOfTable($file) : placesOfCode($file))];
+    $mutants = [...$mutants, ...('tables' === $part ? placesOfTable($file) : placesOfCode($file, 'figures' === $part))];
 }
 $most = min((int) $count, count($mutants));
 $drawn = [] === $mutants || $most < 1 ? [] : (new Randomizer(new Mt19937((int) $seed)))->pickArrayKeys($mutants, $most);
@@ -168,8 +194,7 @@ foreach ($drawn as $key) {
     try {
         $dies = match (true) {
             'tables' === $part => fails($root, ['--testsuite', 'core', '--filter', 'TablesOfPracticeTest']) || fails($root, ['--testsuite', 'core']),
-            [] === $classes => false,
-            default => fails($root, ['--testsuite', $part, '--filter', '/^('.implode('|', array_map(preg_quote(...), $classes)).')::/']),
+            default => notice($root, 'app' === $part ? 'app' : 'core', $name, $classes),
         };
     } finally {
         file_put_contents($mutant->file, $code);
