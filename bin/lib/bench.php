@@ -17,6 +17,7 @@ use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Units\PressureUnit;
+use AwakeShed\Tests\Copies;
 use AwakeShed\Tests\Core\Schedule\Problems;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
@@ -188,41 +189,28 @@ printf("  read %6.1f ms, heard %6.1f ms, peak %5.1f MB, %s\n", ($read - $from) /
 
 fwrite(\STDERR, "\n  laying out ".MANY." jobs ...\n");
 $first = $number('SELECT MAX(id) FROM machine');
-/**
- * Copies of a row, with what is to be otherwise: the columns are the table's own, so that one that comes later needs
- * nothing here.
- *
- * @param array<string, string> $otherwise column => expression
- */
-function copies(Connection $database, string $table, string $where, string $from, array $otherwise): void
-{
-    /** @var list<string> $columns */
-    $columns = $database->fetchFirstColumn("SELECT column_name FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name = '$table'");
-    $values = array_map(static fn (string $column): string => $otherwise[$column] ?? 't.`'.$column.'`', $columns);
-    $database->executeStatement(sprintf('INSERT INTO `%s` (`%s`) SELECT %s FROM `%s` t, %s WHERE t.%s', $table, implode('`, `', $columns), implode(', ', $values), $table, $from, $where));
-}
-
+$copies = new Copies($database);
 $many = 'seq_1_to_'.MANY.' n';
 $model = $number('SELECT MIN(id) FROM job WHERE gone = 0');
 $kind = "ELT(1 + n.seq % 7, 'mower', 'ride_on_mower', 'snowblower', 'generator', 'inverter_generator', 'pressure_washer', 'two_stroke_hand_tool')";
-copies($database, 'machine', 'id = '.$number("SELECT machine_id FROM job WHERE id = $model"), $many, ['id' => "$first + n.seq", 'kind' => $kind, 'label' => "CONCAT('Seeded machine ', n.seq)", 'owner_name' => "CONCAT('Cabin ', n.seq % 700)"]);
+$copies->of('machine', 'id = '.$number("SELECT machine_id FROM job WHERE id = $model"), $many, ['id' => "$first + n.seq", 'kind' => $kind, 'label' => "CONCAT('Seeded machine ', n.seq)", 'owner_name' => "CONCAT('Cabin ', n.seq % 700)"]);
 $day = 'CURDATE() + INTERVAL n.seq % 300 DAY';
-copies($database, 'job', "id = $model", $many, ['id' => "$first + n.seq", 'machine_id' => "$first + n.seq", 'taken_in_at' => 'NOW() - INTERVAL n.seq MINUTE', 'wanted_by' => $day, 'due' => $day, 'kind' => $kind,
+$copies->of('job', "id = $model", $many, ['id' => "$first + n.seq", 'machine_id' => "$first + n.seq", 'taken_in_at' => 'NOW() - INTERVAL n.seq MINUTE', 'wanted_by' => $day, 'due' => $day, 'kind' => $kind,
     'search_text' => "CONCAT('seeded machine ', n.seq, ' · cabin ', n.seq % 700)", 'stand' => "ELT(1 + n.seq % 5, 'taken_in', 'stopped', 'at_gates', 'at_fuel', 'proving')", 'planned' => 'NULL']);
 $entry = $number('SELECT MAX(id) FROM entry');
 $aboutOil = "JSON_OBJECT('events', JSON_ARRAY(JSON_OBJECT('test', ELT(1 + m.seq % 4, 'look.oil_level', 'look.oil_smell', 'look.oil_body', 'look.oil_colour'), 'outcome', ELT(1 + m.seq % 4, 'at_mark', 'none', 'normal', 'dark'))))";
 $finding = ['kind' => "'observation'", 'source' => "'bench'", 'target_id' => 'NULL', 'struck' => '0'];
-copies($database, 'entry', "id = $entry", $many.', seq_1_to_6 m', ['id' => "$entry + (n.seq - 1) * 6 + m.seq", 'job_id' => "$first + n.seq", 'content_kind' => "'observed'", 'content' => $aboutOil] + $finding);
+$copies->of('entry', "id = $entry", $many.', seq_1_to_6 m', ['id' => "$entry + (n.seq - 1) * 6 + m.seq", 'job_id' => "$first + n.seq", 'content_kind' => "'observed'", 'content' => $aboutOil] + $finding);
 // One job with 400 findings and 40 photos.
 $full = $first + MANY - 1;
 $entry = $number('SELECT MAX(id) FROM entry');
-copies($database, 'entry', 'id = '.$number('SELECT MIN(id) FROM entry'), 'seq_1_to_400 n', ['id' => "$entry + n.seq", 'job_id' => (string) $full, 'content_kind' => "'observed'", 'content' => "JSON_OBJECT('events', JSON_ARRAY(JSON_OBJECT(
+$copies->of('entry', 'id = '.$number('SELECT MIN(id) FROM entry'), 'seq_1_to_400 n', ['id' => "$entry + n.seq", 'job_id' => (string) $full, 'content_kind' => "'observed'", 'content' => "JSON_OBJECT('events', JSON_ARRAY(JSON_OBJECT(
     'test', ELT(1 + n.seq % 6, 'jet.pilot', 'flow.line', 'look.tap', 'look.plug', 'bowl.inside', 'needle.pressure'), 'outcome', ELT(1 + n.seq % 6, 'blocked', 'trickles', 'open_and_flows', 'dry', 'film', 'leaks'))))"] + $finding);
-copies($database, 'photo', 'id = '.$number('SELECT MIN(id) FROM photo'), 'seq_1_to_40 n', ['id' => $number('SELECT MAX(id) FROM photo').' + n.seq', 'job_id' => (string) $full, 'file' => "CONCAT('seeded-', n.seq, '.jpg')", 'gate' => "IF(n.seq % 2, 'oil', NULL)", 'removed_at' => 'NULL']);
+$copies->of('photo', 'id = '.$number('SELECT MIN(id) FROM photo'), 'seq_1_to_40 n', ['id' => $number('SELECT MAX(id) FROM photo').' + n.seq', 'job_id' => (string) $full, 'file' => "CONCAT('seeded-', n.seq, '.jpg')", 'gate' => "IF(n.seq % 2, 'oil', NULL)", 'removed_at' => 'NULL']);
 // One whose carburetor lies in sixty parts.
 $apart = $full - 1;
 $entry = $number('SELECT MAX(id) FROM entry');
-copies($database, 'entry', 'id = '.$number('SELECT MIN(id) FROM entry'), 'seq_1_to_61 n', ['id' => "$entry + n.seq", 'job_id' => (string) $apart, 'content_kind' => "'move'",
+$copies->of('entry', 'id = '.$number('SELECT MIN(id) FROM entry'), 'seq_1_to_61 n', ['id' => "$entry + n.seq", 'job_id' => (string) $apart, 'content_kind' => "'move'",
     'content' => "JSON_OBJECT('events', JSON_ARRAY(), 'move', JSON_EXTRACT(IF(n.seq = 1, '{\"kind\":\"begin\",\"place\":null,\"said\":{\"type\":\"bowl_brass\"}}', CONCAT('{\"kind\":\"off\",\"place\":', n.seq - 1, ',\"said\":{\"name\":\"Part ', n.seq, '\",\"material\":\"steel\",\"orientation\":\"notch up\"}}')), '$'))"] + $finding);
 $database->fetchAllAssociative('ANALYZE TABLE machine, job, entry');
 

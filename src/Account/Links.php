@@ -43,10 +43,7 @@ final readonly class Links
 
     public function find(#[\SensitiveParameter] string $token): ?OneTimeLink
     {
-        $link = $this->shop->everywhere(fn (): ?OneTimeLink => $this->entities->find(OneTimeLink::class, Token::digest($token)));
-        if (null !== $link) {
-            $this->shop->enter($link->shop());
-        }
+        $link = $this->shop->enterBy(fn (): ?OneTimeLink => $this->entities->find(OneTimeLink::class, Token::digest($token)));
 
         return true === $link?->isGood($this->clock->now()) ? $link : null;
     }

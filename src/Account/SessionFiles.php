@@ -18,7 +18,7 @@ final class SessionFiles extends AbstractSessionHandler implements KnownSessions
     public const LIFE = 43200;
 
     /** s between two notes that a session is in use. */
-    private const NOTED_EVERY = 60;
+    public const NOTED_EVERY = 60;
 
     public function __construct(private readonly string $runDir)
     {

@@ -13,9 +13,6 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Sessions in the database, for a shed of several web servers; otherwise as {@see SessionFiles}. */
 final class SessionTable extends AbstractSessionHandler implements KnownSessions, SessionPlace, ResetInterface
 {
-    /** s of which the database's clock is ahead of the last note, before a session in use is noted again. */
-    private const NOTED_EVERY = 60;
-
     private const TRIES = 5;
 
     private bool $isLost = false;
@@ -51,7 +48,7 @@ final class SessionTable extends AbstractSessionHandler implements KnownSessions
 
     public function updateTimestamp(string $id, string $data): bool
     {
-        $this->change('UPDATE session_row SET seen_at = UTC_TIMESTAMP() WHERE id = ? AND seen_at < UTC_TIMESTAMP() - INTERVAL ? SECOND', [$id, self::NOTED_EVERY]);
+        $this->change('UPDATE session_row SET seen_at = UTC_TIMESTAMP() WHERE id = ? AND seen_at < UTC_TIMESTAMP() - INTERVAL ? SECOND', [$id, SessionFiles::NOTED_EVERY]);
 
         return true;
     }

@@ -64,6 +64,25 @@ final class CurrentShop implements ResetInterface
         }
     }
 
+    /**
+     * Whoever comes by a secret is in the shop of what it opens.
+     *
+     * @template T of BelongsToShop
+     *
+     * @param \Closure(): (T|null) $find asked of all shops
+     *
+     * @return T|null
+     */
+    public function enterBy(\Closure $find): ?BelongsToShop
+    {
+        $found = $this->everywhere($find);
+        if (null !== $found) {
+            $this->enter($found->shop());
+        }
+
+        return $found;
+    }
+
     /** @param \Closure(): void $do in each shop, one after the other; the last one is left as the one it was before */
     public function each(\Closure $do): void
     {

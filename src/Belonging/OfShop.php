@@ -9,16 +9,8 @@ use Doctrine\ORM\Mapping as ORM;
 /** For an entity: whose it is, told when it is first saved ({@see Belonging}) and asked with every query ({@see OneShop}). */
 trait OfShop
 {
+    use KeyedByShop;
+
     #[ORM\Column(name: 'shop_id')]
     private int $shopId;
-
-    public function belongTo(int $shop): void
-    {
-        $this->shopId ??= $shop;
-    }
-
-    public function shop(): int
-    {
-        return $this->shopId;
-    }
 }

@@ -7,7 +7,7 @@ namespace AwakeShed\App\Build;
 /** Whether a build is of the sources that are there now. */
 final readonly class Freshness
 {
-    private const MADE_OF = ['config', 'core', 'src', 'translations'];
+    private const MADE_OF = ['config', 'core', 'src', 'templates', 'translations'];
 
     /** Written by the making itself. */
     private const NOT_ASKED = ['reference.php'];

@@ -92,7 +92,7 @@ final readonly class DoneAgain implements HttpKernelInterface, TerminableInterfa
 
     private static function lost(\Throwable $failure): bool
     {
-        for ($cause = $failure; null !== $cause; $cause = $cause->getPrevious()) {
+        foreach (Outage::causes($failure) as $cause) {
             if ($cause instanceof DeadlockException) {
                 return true;
             }

@@ -29,9 +29,17 @@ enum Outage: string
     /** MariaDB: table full (1114), no room on the disk (1021), error while writing (3), write to a log failed (1026). */
     private const FULL = [3, 1021, 1026, 1114];
 
-    public static function in(\Throwable $failure): ?self
+    /** @return iterable<\Throwable> a failure, and what lies behind it */
+    public static function causes(\Throwable $failure): iterable
     {
         for ($cause = $failure; null !== $cause; $cause = $cause->getPrevious()) {
+            yield $cause;
+        }
+    }
+
+    public static function in(\Throwable $failure): ?self
+    {
+        foreach (self::causes($failure) as $cause) {
             if ($cause instanceof DriverException && \in_array($cause->getCode(), self::FULL, true) || $cause instanceof UnableToWriteFile || $cause instanceof UnableToCreateDirectory) {
                 return self::Disk;
             }

@@ -36,7 +36,6 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Index(name: 'shed_kind_stand_new', columns: ['shop_id', 'gone', 'kind', 'stand', 'taken_in_at'])]
 #[ORM\Index(name: 'shed_kind_stand_name', columns: ['shop_id', 'gone', 'kind', 'stand', 'search_text'])]
 #[ORM\Index(name: 'job_home', columns: ['shop_id', 'handed_back_at'])]
-#[ORM\Index(name: 'job_came', columns: ['shop_id', 'taken_in_at', 'kind'])]
 class Job implements BelongsToShop
 {
     use OfShop;

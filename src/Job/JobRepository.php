@@ -67,20 +67,20 @@ final class JobRepository extends ServiceEntityRepository
             ->where('job.id IN (:numbers)')->setParameter('numbers', $numbers)->getQuery()->getResult();
     }
 
-    /** @return array<string, int> machines that were taken in, by the Monday of their week, since a day */
+    /** @return array<string, int> machines that were taken in, by the Monday of their week, since a Monday */
     public function takenInByWeek(\DateTimeImmutable $since): array
     {
         /** @var array<string, int|string> $counts */
-        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT DATE(DATE_SUB(taken_in_at, INTERVAL WEEKDAY(taken_in_at) DAY)), COUNT(*) FROM job WHERE shop_id = @shop AND taken_in_at >= ? GROUP BY 1', [$since->format('Y-m-d')]);
+        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT week, SUM(machines) FROM intake_count WHERE shop_id = @shop AND week >= ? GROUP BY week HAVING SUM(machines) > 0', [$since->format('Y-m-d')]);
 
         return array_map(static fn (int|string $count): int => (int) $count, $counts);
     }
 
-    /** @return array<string, int> by kind of machine, the most first, taken in since a day */
+    /** @return array<string, int> by kind of machine, the most first, taken in from the week on that begins with or after a day */
     public function kindsSince(\DateTimeImmutable $since): array
     {
         /** @var array<string, int|string> $counts */
-        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT kind, COUNT(*) FROM job WHERE shop_id = @shop AND taken_in_at >= ? GROUP BY kind ORDER BY 2 DESC, 1', [$since->format('Y-m-d')]);
+        $counts = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT kind, SUM(machines) FROM intake_count WHERE shop_id = @shop AND week >= ? GROUP BY kind HAVING SUM(machines) > 0 ORDER BY 2 DESC, 1', [$since->format('Y-m-d')]);
 
         return array_map(static fn (int|string $count): int => (int) $count, $counts);
     }

@@ -31,9 +31,8 @@ final class PlanFeedController extends AbstractController
     #[Route('/my-work/{token}.ics', name: 'plan_feed_read', defaults: [AnonymousDoor::OPEN => '1'], requirements: ['token' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
     public function read(string $token): Response
     {
-        $feed = $this->shop->everywhere(fn (): ?PlanFeed => $this->entities->getRepository(PlanFeed::class)->findOneBy(['hash' => Token::digest($token)])) ?? throw $this->createNotFoundException('No such calendar.');
-        $this->shop->enter($feed->shop());
-        if (!$feed->getMember()->isActive()) {
+        $feed = $this->shop->enterBy(fn (): ?PlanFeed => $this->entities->getRepository(PlanFeed::class)->findOneBy(['hash' => Token::digest($token)]));
+        if (null === $feed || !$feed->getMember()->isActive()) {
             throw $this->createNotFoundException('No such calendar.');
         }
         $calendar = new VCalendar(['PRODID' => '-//Awake Shed//Plan//EN', 'X-WR-CALNAME' => $feed->getMember()->getName(), 'METHOD' => 'PUBLISH']);

@@ -28,7 +28,6 @@ use AwakeShed\App\Shelf\ShelfList;
 use AwakeShed\App\Spec\SpecBookFile;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Spec\SpecPageRepository;
-use AwakeShed\App\Waste\WastePortion;
 use AwakeShed\App\Waste\WasteRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemException;
@@ -87,9 +86,12 @@ final readonly class ShopFile
             'jobs' => $sheets,
         ]));
         $zip->addFromString('spec-book.json', $this->book->json($this->pages->byName()));
-        $zip->addFromString('waste.csv', CsvText::fromRows(['at', 'job', 'stream', 'can', 'ml'], array_map(static fn (WastePortion $portion): array => [
-            $portion->getAt()->format(\DATE_ATOM), $portion->getJob()->getId(), $portion->getStream()->value, $portion->getCan()?->getName() ?? '', $portion->getVolume()->inMillilitres(),
-        ], $this->waste->ledger())));
+        $poured = (function (): iterable {
+            foreach ($this->waste->ledger() as ['at' => $at, 'job' => $job, 'stream' => $stream, 'can' => $can, 'ml' => $ml]) {
+                yield [$at, $job, $stream, $can ?? '', $ml];
+            }
+        })();
+        $zip->addFromString('waste.csv', CsvText::fromRows(['at', 'job', 'stream', 'can', 'ml'], $poured));
         $zip->addFromString('oil.csv', CsvText::fromRows(['oil', 'left_ml', 'used_ml'], array_map(static fn (Stock $stock): array => [$stock->name, $stock->left->inMillilitres(), $stock->used->inMillilitres()], $this->shelf->stocks())));
         $zip->addFromString('parts.csv', CsvText::fromRows(['state', 'quantity', 'part', 'job'], array_map(static fn (WantedPart $part): array => [$part->getState()->value, $part->getQuantity(), $part->getName(), $part->getJob()->getId()], $this->wanted->open())));
         $zip->addFromString('shelf.csv', $this->shelfList->write($this->partsShelf->all()));

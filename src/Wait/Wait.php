@@ -15,7 +15,7 @@ use Doctrine\ORM\Mapping as ORM;
 
 /** Something of a job that needs time and no hands; whoever comes by sees when it is ready. */
 #[ORM\Entity(repositoryClass: WaitRepository::class)]
-#[ORM\Index(columns: ['ended_at', 'ready_at'])]
+#[ORM\Index(name: 'wait_of_shop', columns: ['shop_id', 'ended_at', 'ready_at'])]
 class Wait implements BelongsToShop, RecordedBy
 {
     use OfShop;
