@@ -19,7 +19,7 @@ const looks = {
     phone: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
 };
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--headless', '--no-sandbox', '--disable-gpu'] });
 for (const [look, pages] of Object.entries(pictures)) {
     const page = await (await browser.newContext({ ...looks[look], locale: 'en-US', baseURL: address })).newPage();
     await signIn(page);

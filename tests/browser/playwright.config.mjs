@@ -17,7 +17,7 @@ export default defineConfig({
         serviceWorkers: 'block',
         actionTimeout: 8_000,
         launchOptions: {
-            executablePath: '/usr/bin/chromium',
+            executablePath: '/usr/bin/chromium-headless-shell',
             args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
         },
     },
