@@ -13,5 +13,6 @@ while :; do
     console shed:forget-keys
     console shed:forget-notes
     console shed:mend-photos --yes
+    console cache:pool:prune
     console shed:replan
 done

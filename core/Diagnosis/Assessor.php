@@ -12,7 +12,7 @@ use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Gatekeeper;
 
 /** From a case to its suspects, the next tests, what is closed, and where the owner's story does not hold. */
-final readonly class Assessor
+final readonly class Assessor implements Assessing
 {
     private const REASONS = 6;
 
@@ -43,7 +43,6 @@ final readonly class Assessor
         );
     }
 
-    /** @return array<string, float> how likely each fault is, without reasons, suggestions or the story */
     public function beliefs(CaseFile $case): array
     {
         return Beliefs::fromCase($this->model, $case)->now;

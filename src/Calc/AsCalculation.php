@@ -15,4 +15,10 @@ final readonly class AsCalculation
     public function __construct(public string $name, public Topic $topic, public ?string $act = null)
     {
     }
+
+    /** @param class-string<Calculation> $calculation */
+    public static function of(string $calculation): self
+    {
+        return ((new \ReflectionClass($calculation))->getAttributes(self::class)[0] ?? throw new \LogicException($calculation.' does not say what it is called.'))->newInstance();
+    }
 }

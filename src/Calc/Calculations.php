@@ -4,40 +4,56 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Calc;
 
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+use Symfony\Component\DependencyInjection\Attribute\AutowireLocator;
+use Symfony\Component\DependencyInjection\ServiceLocator;
 
-/** All calculations there are. */
-final readonly class Calculations
+/** All calculations there are. What they are called and of is read off their classes, so that none is made but those asked for. */
+final class Calculations
 {
-    /** @param iterable<Calculation> $calculations */
-    public function __construct(#[AutowireIterator(Calculation::class)] private iterable $calculations)
+    /** @var array<string, AsCalculation>|null what each says of itself, by service, by topic and then by name */
+    private ?array $said = null;
+
+    /** @param ServiceLocator<Calculation> $calculations */
+    public function __construct(#[AutowireLocator(Calculation::class)] private readonly ServiceLocator $calculations)
     {
     }
 
     /** @return list<Calculation> by topic, then by name */
     public function all(): array
     {
-        $all = [...$this->calculations];
-        $topics = array_flip(array_column(Topic::cases(), 'value'));
-        usort($all, static fn (Calculation $one, Calculation $other): int => [$topics[$one->topic()->value], $one->name()] <=> [$topics[$other->topic()->value], $other->name()]);
-
-        return $all;
+        return $this->those(static fn (): bool => true);
     }
 
     public function named(string $name): ?Calculation
     {
-        foreach ($this->calculations as $calculation) {
-            if ($calculation->name() === $name) {
-                return $calculation;
-            }
-        }
-
-        return null;
+        return $this->those(static fn (AsCalculation $one): bool => $one->name === $name)[0] ?? null;
     }
 
-    /** @return list<Calculation> those that say what a test showed */
+    /** @return list<Calculation> those that say what a test showed, by topic, then by name */
     public function forAct(string $test): array
     {
-        return array_values(array_filter($this->all(), static fn (Calculation $calculation): bool => $calculation->act() === $test));
+        return $this->those(static fn (AsCalculation $one): bool => $one->act === $test);
+    }
+
+    /**
+     * @param \Closure(AsCalculation): bool $wanted
+     *
+     * @return list<Calculation>
+     */
+    private function those(\Closure $wanted): array
+    {
+        return array_map($this->calculations->get(...), array_keys(array_filter($this->said(), $wanted)));
+    }
+
+    /** @return array<string, AsCalculation> */
+    private function said(): array
+    {
+        if (null === $this->said) {
+            $topics = array_flip(array_column(Topic::cases(), 'value'));
+            $this->said = array_map(AsCalculation::of(...), $this->calculations->getProvidedServices());
+            uasort($this->said, static fn (AsCalculation $one, AsCalculation $other): int => [$topics[$one->topic->value], $one->name] <=> [$topics[$other->topic->value], $other->name]);
+        }
+
+        return $this->said;
     }
 }

@@ -26,6 +26,6 @@ trait Described
 
     private function said(): AsCalculation
     {
-        return $this->said ??= ((new \ReflectionClass($this))->getAttributes(AsCalculation::class)[0] ?? throw new \LogicException(static::class.' does not say what it is called.'))->newInstance();
+        return $this->said ??= AsCalculation::of(static::class);
     }
 }

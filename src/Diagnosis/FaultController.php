@@ -7,7 +7,7 @@ namespace AwakeShed\App\Diagnosis;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\Suspect;
@@ -44,7 +44,7 @@ final class FaultController extends AbstractController
     }
 
     #[Route('/jobs/{job}/faults/{fault}', name: 'job_fault', requirements: ['job' => Address::NUMBER, 'fault' => self::FAULT], methods: ['GET'])]
-    public function ofJob(Job $job, string $fault, Recorder $recorder, Assessor $assessor): Response
+    public function ofJob(Job $job, string $fault, Recorder $recorder, Assessing $assessor): Response
     {
         $known = $this->known($fault);
         $record = $recorder->open($job);

@@ -10,6 +10,7 @@ use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\TestCard\TestCards;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\NextTest;
 use AwakeShed\Core\Diagnosis\Suspect;
@@ -33,7 +34,7 @@ final class LikelyController extends AbstractController
     /** The course is drawn over so many of the last steps. */
     private const STEPS_DRAWN = 60;
 
-    public function __construct(private readonly Recorder $recorder, private readonly Assessor $assessor, private readonly TestCards $bearings)
+    public function __construct(private readonly Recorder $recorder, private readonly Assessing $assessor, private readonly TestCards $bearings)
     {
     }
 
@@ -73,7 +74,7 @@ final class LikelyController extends AbstractController
     }
 
     #[Route('/course', name: 'course', methods: ['GET'])]
-    public function course(Job $job): Response
+    public function course(Job $job, Assessor $assessor): Response
     {
         $record = $this->recorder->open($job);
         $telling = array_values(array_filter($record->counting(), static fn (Entry $entry): bool => [] !== $entry->events()));
@@ -81,13 +82,13 @@ final class LikelyController extends AbstractController
         $before = array_map($record->eventsOf(...), \array_slice($telling, 0, max(0, $earlier)));
         $start = new CaseFile($record->case()->machine, array_merge([], ...$before));
         $steps = \array_slice($telling, max(0, $earlier));
-        $course = $this->assessor->course($start, [[], ...array_map($record->eventsOf(...), $steps)]);
+        $course = $assessor->course($start, [[], ...array_map($record->eventsOf(...), $steps)]);
 
         return $this->render('diagnosis/course.html.twig', ['job' => $job, 'steps' => $steps, 'drawing' => CourseDrawing::ofBeliefs($course), 'earlier' => max(0, $earlier)]);
     }
 
     #[Route('/tests/{test}', name: 'test', requirements: ['test' => '[a-z_]+\.[a-z_]+'], methods: ['GET'])]
-    public function test(Job $job, string $test, Vocabulary $vocabulary): Response
+    public function test(Job $job, string $test, Vocabulary $vocabulary, Assessor $assessor): Response
     {
         try {
             $vocabulary->test($test);
@@ -103,7 +104,7 @@ final class LikelyController extends AbstractController
             'record' => $record,
             'test' => $test,
             'bearing' => $bearing,
-            'prospects' => null === $bearing ? [] : $this->assessor->prospects($case, $test),
+            'prospects' => null === $bearing ? [] : $assessor->prospects($case, $test),
         ]);
     }
 }

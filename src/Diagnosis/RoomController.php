@@ -9,7 +9,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\TestCard\TestCards;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\ActDefinition;
 use AwakeShed\Core\Line\ActRooms;
@@ -28,7 +28,7 @@ final class RoomController extends AbstractController
     private const LIKELIEST = 6;
 
     #[Route('/jobs/{job}/line/{room}', name: 'room', requirements: ['job' => Address::NUMBER, 'room' => '[a-z]+'], methods: ['GET'])]
-    public function room(Job $job, string $room, Line $line, Recorder $recorder, Assessor $assessor, TestCards $bearings, ActRooms $acts, ActEffects $effects, Shelf $shelf): Response
+    public function room(Job $job, string $room, Line $line, Recorder $recorder, Assessing $assessor, TestCards $bearings, ActRooms $acts, ActEffects $effects, Shelf $shelf): Response
     {
         $tests = $line->rooms[$room] ?? throw $this->createNotFoundException('There is no such room on the line.');
         $record = $recorder->open($job);

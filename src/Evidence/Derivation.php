@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Evidence;
 
 use AwakeShed\App\Job\Job;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Line\Stations;
@@ -21,7 +21,7 @@ final readonly class Derivation
         private RecordReader $entries,
         private Vocabulary $vocabulary,
         private Progression $progression,
-        private Assessor $assessor,
+        private Assessing $assessor,
         private Stations $stations,
         private Cures $cures,
         private RemainingWork $remaining,

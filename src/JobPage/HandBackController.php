@@ -14,7 +14,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Money\JobMonies;
 use AwakeShed\App\Wait\WaitRepository;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Progress\HandBack;
 use AwakeShed\Core\Progress\HandBackCheck;
 use Psr\Clock\ClockInterface;
@@ -29,7 +29,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/jobs/{job}/hand-back', requirements: ['job' => Address::NUMBER])]
 final class HandBackController extends AbstractController
 {
-    public function __construct(private readonly Recorder $recorder, private readonly Assessor $assessor, private readonly HandBackCheck $check, private readonly WaitRepository $waits, private readonly WantedPartRepository $wanted, private readonly JobMonies $monies)
+    public function __construct(private readonly Recorder $recorder, private readonly Assessing $assessor, private readonly HandBackCheck $check, private readonly WaitRepository $waits, private readonly WantedPartRepository $wanted, private readonly JobMonies $monies)
     {
     }
 

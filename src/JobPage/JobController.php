@@ -10,7 +10,7 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Waste\WasteRepository;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Progress\LookBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
@@ -39,7 +39,7 @@ final class JobController extends AbstractController
     }
 
     #[Route('/line.svg', name: 'job_line', methods: ['GET'])]
-    public function line(Job $job, LineDrawer $lines, Assessor $assessor): Response
+    public function line(Job $job, LineDrawer $lines, Assessing $assessor): Response
     {
         $case = $this->recorder->open($job)->case();
         $response = $this->render('drawing/line.svg.twig', [

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\JobPage;
 
 use AwakeShed\App\Evidence\Record;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Gate\Gatekeeper;
@@ -23,7 +23,7 @@ final readonly class JobPages
         private Vocabulary $vocabulary,
         private Gatekeeper $gatekeeper,
         private GateWalk $walk,
-        private Assessor $assessor,
+        private Assessing $assessor,
     ) {
     }
 

@@ -6,7 +6,7 @@ namespace AwakeShed\App\JobPage;
 
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Line\Element;
 use AwakeShed\Core\Line\ElementTone;
 use AwakeShed\Core\Line\Line;
@@ -20,14 +20,14 @@ final readonly class Rail
 {
     /**
      * @param \Closure(): Recorder $recorder made only for a job whose line was never written down: every page of a job has a rail
-     * @param \Closure(): Assessor $assessor
+     * @param \Closure(): Assessing $assessor
      * @param \Closure(): Stations $stations
      */
     public function __construct(
         private UrlGeneratorInterface $addresses,
         #[AutowireServiceClosure(Recorder::class)]
         private \Closure $recorder,
-        #[AutowireServiceClosure(Assessor::class)]
+        #[AutowireServiceClosure(Assessing::class)]
         private \Closure $assessor,
         #[AutowireServiceClosure(Stations::class)]
         private \Closure $stations,

@@ -9,7 +9,7 @@ use AwakeShed\App\Carburetor\WantedPartRepository;
 use AwakeShed\App\Carburetor\WantedState;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Waste\WasteRepository;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Money\Bill;
@@ -33,7 +33,7 @@ final readonly class JobMonies
         private WantedPartRepository $parts,
         private Vocabulary $vocabulary,
         private Cures $cures,
-        private Assessor $assessor,
+        private Assessing $assessor,
     ) {
     }
 

@@ -20,7 +20,7 @@ use AwakeShed\App\Words\SheetWords;
 use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Diagnosis\Assessment;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Evidence\ActDefinition;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Done;
@@ -48,7 +48,7 @@ final readonly class OwnersSheets
         private Shops $shops,
         private Line $line,
         private LineDrawer $lines,
-        private Assessor $assessor,
+        private Assessing $assessor,
         private JobMonies $monies,
         private PhotoRepository $photos,
         private Words $words,

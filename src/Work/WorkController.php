@@ -13,7 +13,7 @@ use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\JobPage\LineDrawer;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Unit\ActFigures;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -42,7 +42,7 @@ final class WorkController extends AbstractController
     }
 
     #[Route('/stages/{stage}', name: 'stage', requirements: ['stage' => self::STAGE], methods: ['GET'])]
-    public function stage(Job $job, string $stage, LineDrawer $lines, Assessor $assessor): Response
+    public function stage(Job $job, string $stage, LineDrawer $lines, Assessing $assessor): Response
     {
         $page = $this->pages->forStage($job, $stage);
         $case = $page->record->case();

@@ -19,7 +19,7 @@ use AwakeShed\App\Drawing\Row;
 use AwakeShed\App\Drawing\RowsDrawing;
 use AwakeShed\App\Unit\Figures;
 use AwakeShed\App\Unit\Measure;
-use AwakeShed\Core\Diagnosis\Assessor;
+use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\Quote;
 use AwakeShed\Core\Diagnosis\QuotedFault;
@@ -41,7 +41,7 @@ final class QuoteCalculation implements Calculation, FromCase
 
     private const SHOWN = 6;
 
-    public function __construct(private readonly Vocabulary $vocabulary, private readonly Assessor $assessor, private readonly Cures $cures)
+    public function __construct(private readonly Vocabulary $vocabulary, private readonly Assessing $assessor, private readonly Cures $cures)
     {
     }
 
