@@ -50,7 +50,9 @@ final class Calculations
     {
         if (null === $this->said) {
             $topics = array_flip(array_column(Topic::cases(), 'value'));
-            $this->said = array_map(AsCalculation::of(...), $this->calculations->getProvidedServices());
+            /** @var array<string, class-string<Calculation>> $classes */
+            $classes = $this->calculations->getProvidedServices();
+            $this->said = array_map(AsCalculation::of(...), $classes);
             uasort($this->said, static fn (AsCalculation $one, AsCalculation $other): int => [$topics[$one->topic->value], $one->name] <=> [$topics[$other->topic->value], $other->name]);
         }
 

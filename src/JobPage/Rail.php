@@ -19,9 +19,9 @@ use Twig\Attribute\AsTwigFunction;
 final readonly class Rail
 {
     /**
-     * @param \Closure(): Recorder $recorder made only for a job whose line was never written down: every page of a job has a rail
+     * @param \Closure(): Recorder  $recorder made only for a job whose line was never written down: every page of a job has a rail
      * @param \Closure(): Assessing $assessor
-     * @param \Closure(): Stations $stations
+     * @param \Closure(): Stations  $stations
      */
     public function __construct(
         private UrlGeneratorInterface $addresses,

@@ -36,7 +36,7 @@ final readonly class DayCharts
         foreach ($items as $item) {
             $from = max(0, Workplace::minutesBetween($midnight, $item->start));
             $to = min(self::DAY, Workplace::minutesBetween($midnight, $item->end));
-            $bar = ['id' => $item->id, 'words' => '#'.$item->job->getId(), 'more' => $this->words->piece($item->kind), 'machine' => $item->job->getMachine()->getLabel(), 'from' => $from, 'to' => $to, 'tone' => self::tone($item)];
+            $bar = ['id' => $item->id, 'words' => '#'.$item->job->id, 'more' => $this->words->piece($item->kind), 'machine' => $item->job->label, 'from' => $from, 'to' => $to, 'tone' => self::tone($item)];
             $own = null === $item->hands ? [] : [Workplace::personId($item->hands)];
             foreach ([...$own, ...$item->places] as $lane) {
                 // What is put down at closing time is drawn where it is worked on.

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\WhyNot;
 
@@ -21,13 +20,13 @@ final readonly class PlanBoard
     private const DAY = 1440;
 
     /**
-     * @param list<PlanItem>                                                                                                               $items     in order of their start
-     * @param list<array{job: Job, ready: \DateTimeImmutable, late: int, odds: Odds, likely: \DateTimeImmutable, hangsOn: list<PlanItem>}> $promises  the shakiest first
-     * @param list<array{Save, string}>                                                                                                    $savings   with whose it is
-     * @param list<array{PlanItem, \DateTimeImmutable, string, string}>                                                                    $changes   with when it was to begin, and whose hands before and now
-     * @param list<array{job: Job, kind: string, reason: WhyNot}>                                                                          $unplanned
-     * @param array<int, Member>                                                                                                           $people    by number
-     * @param array<int, Openings>                                                                                                         $open      when each of them is there, in minutes of the plan
+     * @param list<PlanItem>                                                                                                                      $items     in order of their start
+     * @param list<array{job: PlannedJob, ready: \DateTimeImmutable, late: int, odds: Odds, likely: \DateTimeImmutable, hangsOn: list<PlanItem>}> $promises  the shakiest first
+     * @param list<array{Save, string}>                                                                                                           $savings   with whose it is
+     * @param list<array{PlanItem, \DateTimeImmutable, string, string}>                                                                           $changes   with when it was to begin, and whose hands before and now
+     * @param list<array{job: PlannedJob, kind: string, reason: WhyNot}>                                                                          $unplanned
+     * @param array<int, Member>                                                                                                                  $people    by number
+     * @param array<int, Openings>                                                                                                                $open      when each of them is there, in minutes of the plan
      */
     public function __construct(public PlanVersion $version, public array $items, public array $promises, public array $savings, public array $changes, public array $unplanned, public array $people, private array $open)
     {
@@ -55,6 +54,19 @@ final readonly class PlanBoard
         $next = $midnight->modify('+1 day');
 
         return array_values(array_filter($this->items, static fn (PlanItem $item): bool => $item->start < $next && $item->end > $midnight));
+    }
+
+    /** @return array<int, list<PlanItem>> by the number of the person who is to do them */
+    public function byHandsOn(\DateTimeImmutable $day): array
+    {
+        $items = [];
+        foreach ($this->onDay($day) as $item) {
+            if (null !== $item->hands) {
+                $items[$item->hands->getId()][] = $item;
+            }
+        }
+
+        return $items;
     }
 
     /** @return list<\DateTimeImmutable> days on which hands are at work, so many at most */

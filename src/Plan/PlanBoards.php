@@ -6,9 +6,6 @@ namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\MemberRepository;
-use AwakeShed\App\Job\Job;
-use AwakeShed\App\Job\JobRepository;
-use AwakeShed\Core\Schedule\Day\Piece;
 use AwakeShed\Core\Schedule\Day\PieceKinds;
 use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\WhyNot;
@@ -16,7 +13,7 @@ use AwakeShed\Core\Schedule\WhyNot;
 /** Lays a plan out to be looked at: its numbers with the machines, people and hours they stand for. */
 final readonly class PlanBoards
 {
-    public function __construct(private Plans $plans, private JobRepository $jobs, private MemberRepository $members, private MarkRepository $marks, private PieceKinds $kinds)
+    public function __construct(private Plans $plans, private PlannedJobs $jobs, private MemberRepository $members, private MarkRepository $marks, private PieceKinds $kinds)
     {
     }
 
@@ -43,11 +40,8 @@ final readonly class PlanBoards
     {
         /** @var array{operations: list<array{id: string, start: int, end: int, uses: list<string>}>, jobs: list<array{id: string, ends: int|null, late: int|null}>, unplanned: list<array{id: string, reason: string}>} $plan */
         $plan = $version->getPlan();
-        $jobs = $left = [];
-        foreach ($this->jobs->numbered(array_map(static fn (array $job): int => (int) substr($job['id'], 1), $plan['jobs'])) as $job) {
-            $jobs['j'.$job->getId()] = $job;
-            $left['j'.$job->getId()] = array_map(static fn (Piece $piece): string => $piece->kind, $job->getWorkLeft());
-        }
+        // Machines that went home since are in nobody's way.
+        $jobs = $this->jobs->numbered(array_map(static fn (array $job): int => (int) substr($job['id'], 1), $plan['jobs']));
         $people = $this->people();
         $marks = [];
         foreach ($this->marks->open() as $mark) {
@@ -56,20 +50,19 @@ final readonly class PlanBoards
         $items = [];
         foreach ($plan['operations'] as ['id' => $id, 'start' => $start, 'end' => $end, 'uses' => $uses]) {
             [$number, $kind] = explode('.', $id, 2);
-            // Machines that went home since are in nobody's way.
-            // ... and what was recorded since is done.
-            if (isset($jobs[$number]) && !$jobs[$number]->isHandedBack() && (!isset($this->kinds->kinds[$kind]) || \in_array($kind, $left[$number], true))) {
+            // What was recorded since is done.
+            if (isset($jobs[$number]) && (!isset($this->kinds->kinds[$kind]) || isset($jobs[$number]->left[$kind]))) {
                 $items[$id] = $this->item($id, $kind, $start, $end, $uses, $jobs[$number], $marks[$id] ?? null, $people, $version);
             }
         }
         $promises = [];
         foreach ($plan['jobs'] as ['id' => $id, 'ends' => $ends, 'late' => $late]) {
             $odds = $version->getOdds()[$id] ?? null;
-            if (null !== $ends && null !== $odds && isset($jobs[$id]) && !$jobs[$id]->isHandedBack() && null !== $jobs[$id]->getWantedBy()) {
+            if (null !== $ends && null !== $odds && null !== ($jobs[$id] ?? null)?->wantedBy) {
                 $promises[] = ['job' => $jobs[$id], 'ready' => $this->plans->moment($version, $ends), 'late' => $late ?? 0, 'odds' => $odds, 'likely' => $this->plans->moment($version, $odds['most']), 'hangsOn' => array_values(array_filter(array_map(static fn (string $one): ?PlanItem => $items[$one] ?? null, $odds['hangs_on'])))];
             }
         }
-        usort($promises, static fn (array $one, array $other): int => [$one['odds']['kept'], $one['job']->getWantedBy()] <=> [$other['odds']['kept'], $other['job']->getWantedBy()]);
+        usort($promises, static fn (array $one, array $other): int => [$one['odds']['kept'], $one['job']->wantedBy] <=> [$other['odds']['kept'], $other['job']->wantedBy]);
         $changes = [];
         foreach ($version->getChanges() as $change) {
             $item = $items[$change['operation']] ?? null;
@@ -85,13 +78,13 @@ final readonly class PlanBoards
             array_map(static fn (array $save): array => [$save, match ($save['what']) {
                 'hour' => self::names([$save['whose']], $people),
                 'unit' => $save['whose'],
-                default => ($jobs[$save['whose']] ?? null)?->getMachine()->getLabel() ?? '',
+                default => ($jobs[$save['whose']] ?? null)->label ?? '',
             }], $version->getSavings()),
             $changes,
             array_values(array_filter(array_map(static function (array $one) use ($jobs): ?array {
                 [$number, $kind] = explode('.', $one['id'], 2);
 
-                return isset($jobs[$number]) && !$jobs[$number]->isHandedBack() ? ['job' => $jobs[$number], 'kind' => $kind, 'reason' => self::reason($one['reason'])] : null;
+                return isset($jobs[$number]) ? ['job' => $jobs[$number], 'kind' => $kind, 'reason' => self::reason($one['reason'])] : null;
             }, $plan['unplanned']))),
             $people,
             self::open($version),
@@ -139,7 +132,7 @@ final readonly class PlanBoards
      * @param list<string>       $uses
      * @param array<int, Member> $people
      */
-    private function item(string $id, string $kind, int $start, int $end, array $uses, Job $job, ?Mark $mark, array $people, PlanVersion $version): PlanItem
+    private function item(string $id, string $kind, int $start, int $end, array $uses, PlannedJob $job, ?Mark $mark, array $people, PlanVersion $version): PlanItem
     {
         $hands = null;
         $places = [];
@@ -152,7 +145,6 @@ final readonly class PlanBoards
             }
         }
         $isUnderWay = null !== $mark?->getStartedAt();
-        $isLikely = [] !== array_filter($job->getWorkLeft(), static fn (Piece $piece): bool => $piece->kind === $kind && $piece->isLikely);
 
         return new PlanItem(
             $id,
@@ -165,7 +157,7 @@ final readonly class PlanBoards
             $isUnderWay ? $mark->getHands() : $hands,
             $places,
             !isset($this->kinds->kinds[$kind]) || (null === $hands && !$isUnderWay),
-            $isLikely,
+            ($job->left[$kind] ?? null)->isLikely ?? false,
             $mark,
         );
     }

@@ -43,7 +43,7 @@ final class PlanController extends AbstractController
             'days' => $days,
             'now' => $now,
             'chart' => $this->charts->draw($board, $day, $now),
-            'items' => array_values(array_filter($board->onDay($day), static fn (PlanItem $item): bool => null !== $item->hands)),
+            'items' => $board->byHandsOn($day),
             'own' => $board->of($member),
             'people' => $board->atWork(),
             'made_at' => $board->version->getMadeAt(),
@@ -56,7 +56,7 @@ final class PlanController extends AbstractController
     {
         $board = $this->boards->last() ?? throw $this->createNotFoundException('There is no plan yet.');
         foreach ($board->items as $item) {
-            if ($item->job->getId() === $job && $item->kind === $kind) {
+            if ($item->job->id === $job && $item->kind === $kind) {
                 return $this->render('plan/piece.html.twig', ['item' => $item, 'people' => $board->atWork()]);
             }
         }
@@ -70,10 +70,8 @@ final class PlanController extends AbstractController
         $board = $this->boards->last() ?? throw $this->createNotFoundException('There is no plan yet.');
         $now = $this->plans->now();
         $day = $this->day($request, $board->days(self::DAYS), $now);
-        $own = [];
-        foreach ($board->atWork() as $member) {
-            $own[] = [$member, array_values(array_filter($board->onDay($day), static fn (PlanItem $item): bool => $item->hands?->getId() === $member->getId()))];
-        }
+        $items = $board->byHandsOn($day);
+        $own = array_map(static fn (Member $one): array => [$one, $items[$one->getId()] ?? []], $board->atWork());
 
         return $this->render('plan/sheet.html.twig', ['board' => $board, 'day' => $day, 'own' => $own, 'chart' => $this->charts->draw($board, $day, $now)]);
     }
@@ -93,7 +91,7 @@ final class PlanController extends AbstractController
     public function table(PlanWords $words): Response
     {
         $rows = array_map(static fn (PlanItem $item): array => [
-            $item->start->format(\DATE_ATOM), $item->end->format(\DATE_ATOM), $item->hands?->getName() ?? '', implode(' ', $item->places), $item->job->getId(), $item->job->getMachine()->getLabel(), $item->kind, $words->piece($item->kind), $item->isWait ? 'wait' : ($item->isLikely ? 'likely' : 'sure'),
+            $item->start->format(\DATE_ATOM), $item->end->format(\DATE_ATOM), $item->hands?->getName() ?? '', implode(' ', $item->places), $item->job->id, $item->job->label, $item->kind, $words->piece($item->kind), $item->isWait ? 'wait' : ($item->isLikely ? 'likely' : 'sure'),
         ], $this->boards->last()->items ?? []);
 
         return new Response(CsvText::fromRows(['begins_at', 'ends_at', 'hands', 'places', 'job', 'machine', 'piece', 'words', 'certainty'], $rows), headers: ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="plan.csv"']);

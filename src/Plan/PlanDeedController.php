@@ -33,7 +33,7 @@ final class PlanDeedController extends AbstractController
     public function started(Job $job, string $kind, Request $request, #[CurrentUser] Member $member): Response
     {
         $minutes = $this->left($job, $kind);
-        if (PlanItem::shuts($job, $kind)) {
+        if (PlanItem::shuts($job->getStand(), $kind)) {
             $this->addFlash('problem', 'An engine would run, and a gate before that is not passed. Nothing was begun; the job says what is missing.');
 
             return $this->redirectToRoute('plan', status: Response::HTTP_SEE_OTHER);

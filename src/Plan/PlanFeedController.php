@@ -44,9 +44,9 @@ final class PlanFeedController extends AbstractController
                 'DTSTAMP' => $this->clock->now()->setTimezone($utc),
                 'DTSTART' => $item->start->setTimezone($utc),
                 'DTEND' => $item->end->setTimezone($utc),
-                'SUMMARY' => $this->words->piece($item->kind).': '.$item->job->getMachine()->getLabel(),
+                'SUMMARY' => $this->words->piece($item->kind).': '.$item->job->label,
                 'STATUS' => $item->isLikely ? 'TENTATIVE' : 'CONFIRMED',
-                'URL' => $this->generateUrl('job', ['job' => $item->job->getId()], UrlGeneratorInterface::ABSOLUTE_URL),
+                'URL' => $this->generateUrl('job', ['job' => $item->job->id], UrlGeneratorInterface::ABSOLUTE_URL),
             ], false));
         }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
-use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Progress\Progress;
 
 /** A piece of work, or a wait, where it stands in the plan. */
@@ -22,7 +21,7 @@ final readonly class PlanItem
      */
     public function __construct(
         public string $id,
-        public Job $job,
+        public PlannedJob $job,
         public string $kind,
         public \DateTimeImmutable $start,
         public \DateTimeImmutable $end,
@@ -39,12 +38,12 @@ final readonly class PlanItem
     /** An engine would run, and what stands before that is not passed: nothing here may call for it. */
     public function isShut(): bool
     {
-        return self::shuts($this->job, $this->kind);
+        return self::shuts($this->job->stand, $this->kind);
     }
 
-    public static function shuts(Job $job, string $kind): bool
+    public static function shuts(Progress $stand, string $kind): bool
     {
-        return \in_array($kind, self::RUNS, true) && \in_array($job->getStand(), self::NOT_TO_BE_RUN, true);
+        return \in_array($kind, self::RUNS, true) && \in_array($stand, self::NOT_TO_BE_RUN, true);
     }
 
     public function isUnderWay(): bool

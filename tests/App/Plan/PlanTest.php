@@ -53,7 +53,7 @@ final class PlanTest extends ShedTestCase
         }
         self::assertSame([], $this->faults($board));
         self::assertCount(1, $board->promises);
-        self::assertSame($job->getId(), $board->promises[0]['job']->getId());
+        self::assertSame($job->getId(), $board->promises[0]['job']->id);
         self::assertGreaterThan(0.99, $board->promises[0]['odds']['kept']);
     }
 
@@ -159,7 +159,7 @@ final class PlanTest extends ShedTestCase
         $page = $this->browser->request('GET', '/plan?day=2026-06-10');
 
         self::assertSame('Wed, Jun 10', $page->filter('.plan-days .stands[aria-current]')->text());
-        self::assertStringContainsString("#{$other->job->getId()} ", explode('It hangs on', $page->filter("[data-promise='{$promises[0]['job']->getId()}']")->text())[1] ?? '');
+        self::assertStringContainsString("#{$other->job->id} ", explode('It hangs on', $page->filter("[data-promise='{$promises[0]['job']->id}']")->text())[1] ?? '');
     }
 
     /** The hand of the clock is on the chart of its own day alone; of a shop that has shut for today the next day is shown. */
@@ -294,7 +294,7 @@ final class PlanTest extends ShedTestCase
             $this->promised('2026-06-1'.$number, 'Mower '.$number);
         }
         $before = $this->replanned();
-        $this->post("/plan/{$before->items[0]->job->getId()}/{$before->items[0]->kind}/cannot", ['until' => 'tomorrow', 'reason' => 'rain']);
+        $this->post("/plan/{$before->items[0]->job->id}/{$before->items[0]->kind}/cannot", ['until' => 'tomorrow', 'reason' => 'rain']);
         $after = $this->replanned();
 
         self::assertNotSame([], $after->changes);
