@@ -65,6 +65,11 @@ final class QuoteTest extends TestCase
         self::assertTrue($least <= array_sum($quote->steps) && array_sum($quote->steps) <= $most);
     }
 
+    public function testWhereNothingIsLikelyOnlyTheLookingIsLeft(): void
+    {
+        self::assertSame(['looking' => 0.75, 'fuel' => 0.0, 'oil' => 0.0, 'carburetor' => 0.0, 'spark' => 0.0, 'engine' => 0.0, 'rest' => 0.0], Quote::reckoned([], Cures::shipped(), 60.0, 0.75)->steps);
+    }
+
     public function testAFaultIsExpectedToCostItsMiddleByItsChance(): void
     {
         self::assertSame(10.0, (new QuotedFault(0.25, 20, 60))->expected());
