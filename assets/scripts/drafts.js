@@ -9,8 +9,6 @@
     const who = words.who ?? '';
     const storage = (() => {
         try {
-            localStorage.setItem('probe', '1');
-            localStorage.removeItem('probe');
             return localStorage;
         } catch {
             return null; // Private windows may refuse; the page works without.

@@ -41,6 +41,9 @@ final class CaseFormatTest extends TestCase
         self::assertInstanceOf(PutRight::class, $case->events[2]);
         self::assertTrue($case->putRightSince('look.oil_level', 'oil.gas_in_oil'));
         self::assertFalse($case->putRightSince('look.plug', 'oil.gas_in_oil'));
+        // Neither found nor put right, ever.
+        self::assertFalse($case->putRightSince('look.tap', 'carb.seat_leaks'));
+        self::assertTrue($case->putRightSince('look.tap', 'oil.gas_in_oil'));
     }
 
     public function testReportsEveryProblemWithItsPlace(): void
