@@ -25,7 +25,7 @@ final readonly class KeptAssessments implements Assessing
     public function __construct(
         #[AutowireServiceClosure(Assessor::class)]
         private \Closure $assessor,
-        private OwnOddsRepository $own,
+        private OwnShares $own,
         #[Autowire(service: 'shed.assessments')]
         private CacheInterface $kept,
     ) {
@@ -44,6 +44,6 @@ final readonly class KeptAssessments implements Assessing
     /** @return string of all that an assessment hangs on */
     private function key(CaseFile $case): string
     {
-        return hash('xxh128', serialize([$case->machine, $case->events, $case->schools, $case->jars, $this->own->shares()]));
+        return hash('xxh128', serialize([$case->machine, $case->events, $case->schools, $case->jars, $this->own->all()]));
     }
 }

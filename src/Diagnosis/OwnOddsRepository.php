@@ -25,13 +25,4 @@ final class OwnOddsRepository extends ServiceEntityRepository
 
         return $byPath;
     }
-
-    /** @return array<string, float> by path */
-    public function shares(): array
-    {
-        /** @var array<string, float> $shares */
-        $shares = $this->getEntityManager()->getConnection()->fetchAllKeyValue('SELECT path, share FROM own_odds WHERE shop_id = @shop');
-
-        return $shares;
-    }
 }

@@ -21,18 +21,18 @@ final readonly class ShopOdds
     /** Nearer to what ships than this is what ships. */
     private const SAME = 1e-6;
 
-    public function __construct(private OwnOddsRepository $own, private EntityManagerInterface $entities, private OncePerKey $once, private Trail $trail, private ClockInterface $clock)
+    public function __construct(private OwnOddsRepository $own, private OwnShares $shares, private EntityManagerInterface $entities, private OncePerKey $once, private Trail $trail, private ClockInterface $clock)
     {
     }
 
     public function odds(): Odds
     {
-        return self::with($this->own->shares());
+        return self::with($this->shares->all());
     }
 
     public function model(): FaultModel
     {
-        $own = $this->own->shares();
+        $own = $this->shares->all();
 
         // Those that ship are worked out ahead, by the build.
         return [] === $own ? FaultModel::shipped() : FaultModel::fromOdds(self::with($own));
@@ -86,6 +86,7 @@ final readonly class ShopOdds
 
             return null;
         });
+        $this->shares->reset();
     }
 
     /** @param list<string> $paths back to what ships; all of them when empty */
@@ -101,5 +102,6 @@ final readonly class ShopOdds
 
             return null;
         });
+        $this->shares->reset();
     }
 }

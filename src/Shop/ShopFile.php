@@ -8,7 +8,7 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Carburetor\WantedPartRepository;
-use AwakeShed\App\Diagnosis\OwnOddsRepository;
+use AwakeShed\App\Diagnosis\OwnShares;
 use AwakeShed\App\Diagnosis\ShopOdds;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Exchange\CaseFiles;
@@ -56,7 +56,7 @@ final readonly class ShopFile
         private WasteRepository $waste,
         private Shops $shops,
         private Intake $intake,
-        private OwnOddsRepository $ownOdds,
+        private OwnShares $ownOdds,
         private ShopOdds $odds,
         private Shelf $shelf,
         private WantedPartRepository $wanted,
@@ -82,7 +82,7 @@ final readonly class ShopFile
             'version' => self::VERSION,
             'shop' => ['name' => $shop?->getName() ?? '', 'place' => $shop?->getPlace() ?? '', 'units' => $shop?->getUnits()->value ?? 'trade_mixed'],
             'schools' => $this->schools->chosen(),
-            'odds' => $this->ownOdds->shares(),
+            'odds' => $this->ownOdds->all(),
             'jobs' => $sheets,
         ]));
         $zip->addFromString('spec-book.json', $this->book->json($this->pages->byName()));

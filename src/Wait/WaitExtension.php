@@ -13,14 +13,14 @@ final class WaitExtension implements ResetInterface
 {
     private ?WaitingBar $bar = null;
 
-    public function __construct(private readonly WaitRepository $waits, private readonly ClockInterface $clock)
+    public function __construct(private readonly WaitLines $waits, private readonly ClockInterface $clock)
     {
     }
 
     #[AsTwigFunction('waiting')]
     public function waiting(): WaitingBar
     {
-        return $this->bar ??= new WaitingBar($this->waits->bar(), $this->clock->now());
+        return $this->bar ??= new WaitingBar($this->waits->underWay(), $this->clock->now());
     }
 
     public function reset(): void

@@ -12,7 +12,7 @@ use Doctrine\Persistence\ManagerRegistry;
 final class WaitRepository extends ServiceEntityRepository
 {
     /** More than a bench can have under way; a bar of a hundred would tell nobody anything. */
-    private const MOST_SHOWN = 12;
+    public const MOST_SHOWN = 12;
 
     /** Nobody has come back to it, and the step it belongs to is not taken back. */
     private const UNDER_WAY = 'wait.endedAt IS NULL AND (entry.id IS NULL OR entry.struck = false)';
@@ -37,22 +37,6 @@ final class WaitRepository extends ServiceEntityRepository
             ->getQuery()->getResult();
 
         return $waits;
-    }
-
-    /**
-     * The same, off plain rows: every page asks, and an object of the ORM costs it a tenth of its time (bin/bench).
-     *
-     * @return list<WaitLine>
-     */
-    public function bar(): array
-    {
-        /** @var list<array{job_id: int, kind: string, ready_at: string}> $rows */
-        $rows = $this->getEntityManager()->getConnection()->fetchAllAssociative(
-            'SELECT wait.job_id, wait.kind, wait.ready_at FROM wait LEFT JOIN entry ON entry.id = wait.entry_id
-             WHERE wait.shop_id = @shop AND wait.ended_at IS NULL AND (entry.id IS NULL OR entry.struck = 0) ORDER BY wait.ready_at LIMIT '.self::MOST_SHOWN,
-        );
-
-        return array_map(static fn (array $row): WaitLine => new WaitLine($row['job_id'], WaitKind::from($row['kind']), new \DateTimeImmutable($row['ready_at'])), $rows);
     }
 
     /** @return list<Wait> what is under way for one job, first ready first */

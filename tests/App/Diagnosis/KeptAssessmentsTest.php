@@ -6,7 +6,7 @@ namespace AwakeShed\Tests\App\Diagnosis;
 
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Diagnosis\KeptAssessments;
-use AwakeShed\App\Diagnosis\OwnOddsRepository;
+use AwakeShed\App\Diagnosis\OwnShares;
 use AwakeShed\App\Diagnosis\ShopOdds;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Diagnosis\Assessor;
@@ -92,6 +92,6 @@ final class KeptAssessmentsTest extends ShedTestCase
             ++$this->made;
 
             return Cases::assessor();
-        }, self::service(OwnOddsRepository::class), new FilesystemAdapter('', 86_400, $this->folder));
+        }, self::service(OwnShares::class), new FilesystemAdapter('', 86_400, $this->folder));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Diagnosis;
 
 use AwakeShed\App\Account\Role;
-use AwakeShed\App\Diagnosis\OwnOddsRepository;
+use AwakeShed\App\Diagnosis\OwnShares;
 use AwakeShed\App\Diagnosis\ShopOdds;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\Core\Diagnosis\Odds;
@@ -22,7 +22,7 @@ final class OddsPageTest extends ShedTestCase
         self::assertResponseIsSuccessful();
         $this->browser->submit($page->selectButton('Save')->form(['odds['.self::PRIOR.']' => '40', 'odds[faults/spark.plug_bad/shows/look.plug/sooty]' => '12,5']));
         self::assertResponseRedirects('/odds/faults/spark.plug_bad');
-        self::assertEqualsCanonicalizing([0.4, 0.125], array_values(self::service(OwnOddsRepository::class)->shares()), 'only what was changed is kept');
+        self::assertEqualsCanonicalizing([0.4, 0.125], array_values(self::service(OwnShares::class)->all()), 'only what was changed is kept');
 
         $page = $this->browser->request('GET', '/odds');
         $this->assertSays('2.8 % from memory');
@@ -32,12 +32,12 @@ final class OddsPageTest extends ShedTestCase
         self::assertSelectorTextContains('.suspects li:first-child', 'Spark plug fouled');
 
         $this->browser->submit($page->selectButton('Put back')->form());
-        self::assertCount(1, self::service(OwnOddsRepository::class)->shares());
+        self::assertCount(1, self::service(OwnShares::class)->all());
         $page = $this->browser->request('GET', '/odds');
         $this->press($page, 'Put all back to what ships');
         $this->browser->followRedirect();
         $this->assertSays('Nothing. All is as it ships.');
-        self::assertSame([], self::service(OwnOddsRepository::class)->shares());
+        self::assertSame([], self::service(OwnShares::class)->all());
     }
 
     public function testTypingWhatShipsIsNoChange(): void
@@ -48,7 +48,7 @@ final class OddsPageTest extends ShedTestCase
             $this->browser->submit($page->selectButton('Save')->form());
             self::assertResponseRedirects($address);
         }
-        self::assertSame([], self::service(OwnOddsRepository::class)->shares());
+        self::assertSame([], self::service(OwnShares::class)->all());
     }
 
     public function testWhatCannotBeIsSaidAtItsFieldAndKept(): void
@@ -66,7 +66,7 @@ final class OddsPageTest extends ShedTestCase
         self::assertLessThan(500, $this->browser->getResponse()->getStatusCode());
         $this->post('/odds/faults/fuel.stale', ['odds' => ['faults/fuel.stale/prior' => ['x']]]);
         self::assertResponseStatusCodeSame(422);
-        self::assertSame([], self::service(OwnOddsRepository::class)->shares());
+        self::assertSame([], self::service(OwnShares::class)->all());
     }
 
     public function testAFaultIsGivenARowInAnotherTest(): void
@@ -100,6 +100,7 @@ final class OddsPageTest extends ShedTestCase
         $shop->change([self::PRIOR => 0.3], $this->member(Role::Owner), RequestKey::fresh());
         self::assertSame(0.3, $shop->odds()->at(self::PRIOR));
         self::entities()->getConnection()->update('own_odds', ['path' => 'faults/gone.away/prior'], ['path' => self::PRIOR]);
+        self::service(OwnShares::class)->reset();
         self::assertEquals(Odds::shipped(), $shop->odds());
     }
 }
