@@ -151,14 +151,26 @@ final readonly class Progression
     {
         foreach ($assessment->faults as $suspect) {
             if ($suspect->isSure() && $suspect->isFound()) {
-                $acts = array_values(array_filter($this->vocabulary->acts, static fn (ActDefinition $act): bool => \in_array($suspect->fault, $act->putsRight, true)));
-
-                return new JobProgress(Progress::FindingTheCause, [...array_map(static fn (ActDefinition $act): string => $act->id, $acts), $suspect->fault]);
+                return new JobProgress(Progress::FindingTheCause, [...$this->curing($suspect->fault), $suspect->fault]);
             }
         }
         $next = $assessment->next[0]->test ?? null;
 
         return new JobProgress(Progress::FindingTheCause, null === $next ? $else : [$next]);
+    }
+
+    /**
+     * What is there is cleaned, freed or set before anything is renewed; of what is renewed, the part before the whole.
+     *
+     * @return list<string> acts, the least of them first
+     */
+    private function curing(string $fault): array
+    {
+        $acts = array_filter($this->vocabulary->acts, static fn (ActDefinition $act): bool => \in_array($fault, $act->putsRight, true));
+        $takes = static fn (ActDefinition $act): int => \in_array($act->state, ['renewed', 'replaced'], true) ? \count($act->putsRight) : 0;
+        usort($acts, static fn (ActDefinition $one, ActDefinition $other): int => $takes($one) <=> $takes($other));
+
+        return array_column($acts, 'id');
     }
 
     /**

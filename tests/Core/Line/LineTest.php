@@ -38,6 +38,7 @@ final class LineTest extends TestCase
         yield 'also where it says nothing of the element any more' => [[Finding::observed('jar.smell', 'varnish'), Finding::observed('jar.smell', 'fresh')], Element::Jets, ElementTone::NotLookedAt];
         yield 'a cure silences what was before' => [[Finding::observed('needle.pressure', 'leaks'), new PutRight('carb.needle_leaks')], Element::Needle, ElementTone::PutRight];
         yield 'a proof after a cure keeps it put right' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'holds')], Element::Needle, ElementTone::PutRight];
+        yield 'another fault of the same goes on speaking' => [[Finding::observed('jet.pilot', 'blocked'), Finding::observed('jet.main', 'blocked'), new PutRight('carb.pilot_blocked')], Element::Jets, ElementTone::Bad];
         yield 'a relapse shows' => [[new PutRight('carb.needle_leaks'), Finding::observed('needle.pressure', 'leaks')], Element::Needle, ElementTone::Bad];
     }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Progress;
 
+use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
@@ -19,6 +21,7 @@ use AwakeShed\Core\Gate\GateState;
 use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Progress\Progression;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** One machine walked from the door to "ready", and stopped on the way. */
@@ -42,6 +45,54 @@ final class JobProgressTest extends TestCase
         self::assertStands(Progress::AtFuel, 'tank.drained', self::withJar($clear->with(Finding::observed('jar.smell', 'varnish')), ['look' => ['smell' => 'varnish']]));
         self::assertStands(Progress::AtFuel, 'tank.drained', self::withJar($clear->with(Finding::observed('jar.smell', 'fresh')), ['age' => ['months' => 9]] + $sound));
         self::assertStands(Progress::Stopped, 'hold.gas_in_oil', self::withJar($clear, $sound)->with(Finding::observed('look.oil_smell', 'gas')));
+    }
+
+    public function testWhatDidNotStartIsLookedIntoByWhatIsWorthMostAndASureCauseIsCured(): void
+    {
+        $case = self::toBeRun()->with(Finding::observed('start.plain', 'nothing'));
+        $next = self::assessor()->assess($case)->next;
+        self::assertNotSame([], $next);
+        self::assertStands(Progress::FindingTheCause, $next[0]->test, $case);
+        $case = $case->with(Finding::observed('jet.pilot', 'blocked'));
+        $sure = self::assessor()->assess($case)->faults[0];
+        self::assertTrue($sure->isSure() && $sure->isFound(), $sure->fault);
+        self::assertSame('carb.pilot_blocked', $sure->fault);
+        // Nobody is told to fit a whole carburetor for want of a wire.
+        self::assertStands(Progress::FindingTheCause, 'pilot.cleaned', $case);
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function cures(): iterable
+    {
+        yield 'cleaned before anything is renewed, the part before the whole' => ['carb.needle_stuck_shut', ['needle.cleaned', 'needle.renewed', 'needle_and_seat.renewed', 'carburetor.replaced']];
+        yield 'the part before the whole' => ['carb.needle_leaks', ['needle_and_seat.renewed', 'carburetor.replaced']];
+        yield 'in the order of the work' => ['fuel.water', ['tank.drained', 'tank.flushed', 'tank.dried', 'tank.filled']];
+        yield 'set before it is renewed' => ['spark.coil_gap_wrong', ['coil_gap.set', 'coil.renewed']];
+        yield 'only as a whole' => ['carb.corroded', ['carburetor.replaced']];
+        yield 'by nothing that is an act' => ['engine.worn_out', []];
+    }
+
+    /** @param list<string> $acts */
+    #[DataProvider('cures')]
+    public function testTheLeastCureComesFirst(string $fault, array $acts): void
+    {
+        $vocabulary = Vocabulary::shipped();
+        $gatekeeper = new Gatekeeper($vocabulary, Closures::shipped());
+        $sure = new Assessment([new Suspect($fault, 0.95, 0.02, 0.02, [], true, false, true)], [], [], [], self::assessor()->assess(self::toBeRun())->split);
+        $progress = (new Progression($vocabulary, $gatekeeper, GateWalk::shipped($vocabulary, $gatekeeper)))->standOf(self::toBeRun()->with(Finding::observed('start.plain', 'nothing')), $sure);
+        self::assertSame(Progress::FindingTheCause, $progress->progress);
+        self::assertSame([...$acts, $fault], $progress->waitsFor);
+    }
+
+    /** Past its gates, with good fuel. */
+    private static function toBeRun(): CaseFile
+    {
+        $case = new CaseFile(new MachineFacts(MachineKind::Generator), []);
+        foreach (['look.oil_level' => 'at_mark', 'look.oil_smell' => 'none', 'look.oil_body' => 'normal', 'look.oil_colour' => 'dark', 'look.air_filter' => 'clean', 'look.controls' => 'free', 'feel.pull' => 'normal', 'jar.tank' => 'clear_one_layer', 'jar.smell' => 'fresh'] as $look => $outcome) {
+            $case = $case->with(Finding::observed($look, $outcome));
+        }
+
+        return self::withJar($case, ['layers' => ['height_mm' => 100, 'total_ml' => 90, 'lower_ml' => 0], 'look' => ['clarity' => 'clear', 'smell' => 'fresh'], 'age' => ['months' => 2]]);
     }
 
     public function testACureAsksForTheLookAgain(): void
@@ -74,8 +125,13 @@ final class JobProgressTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
         $gatekeeper = new Gatekeeper($vocabulary, Closures::shipped());
-        $progress = (new Progression($vocabulary, $gatekeeper, GateWalk::shipped($vocabulary, $gatekeeper)))->standOf($case, (new Assessor(FaultModel::shipped(), $vocabulary, $gatekeeper))->assess($case));
+        $progress = (new Progression($vocabulary, $gatekeeper, GateWalk::shipped($vocabulary, $gatekeeper)))->standOf($case, self::assessor()->assess($case));
         self::assertSame([$stand, $next], [$progress->progress, $progress->why ?? $progress->next()]);
+    }
+
+    private static function assessor(): Assessor
+    {
+        return new Assessor(FaultModel::shipped(), Vocabulary::shipped(), new Gatekeeper(Vocabulary::shipped(), Closures::shipped()));
     }
 
     /** @return list<GateState> */

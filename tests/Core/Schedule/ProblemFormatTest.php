@@ -67,6 +67,8 @@ final class ProblemFormatTest extends TestCase
         yield 'no such objective' => ['"weighted_tardiness"', '"fun"', ['/objective']];
         yield 'an unknown key' => ['"seed":1', '"sead":1', ['/sead']];
         yield 'no capacity' => ['"id":"lift","capacity":1', '"id":"lift","capacity":0', ['/resources/2/capacity']];
+        yield 'more than a million of it' => ['"id":"lift","capacity":1', '"id":"lift","capacity":1000001', ['/resources/2/capacity']];
+        yield 'heavier than a million' => ['"weight":2', '"weight":1000001', ['/jobs/0/weight']];
         yield 'a half minute' => ['"minutes":25', '"minutes":25.5', ['/operations/0/minutes']];
         yield 'no minutes' => ['"minutes":25', '"minutes":0', ['/operations/0/minutes']];
         yield 'closes before it opens' => ['[60,480]', '[480,60]', ['/resources/4/open/0']];
@@ -98,6 +100,13 @@ final class ProblemFormatTest extends TestCase
         } catch (UnreadablePlanProblem $unreadable) {
             self::assertSame($pointers, array_values(array_unique(array_map(static fn (PlanProblem $one): string => $one->pointer, $unreadable->problems))));
         }
+    }
+
+    public function testAMillionIsRead(): void
+    {
+        $problem = ProblemFormat::parse(str_replace(['"weight":2', '"id":"lift","capacity":1'], ['"weight":1000000', '"id":"lift","capacity":1000000'], self::EXAMPLE));
+
+        self::assertSame([1_000_000, 1_000_000], [$problem->jobs[0]->weight, array_column($problem->resources, 'capacity', 'id')['lift']]);
     }
 
     public function testWhatIsAbsentHasItsDefault(): void
