@@ -21,7 +21,8 @@ final class OwnShares implements ResetInterface
     /** @return array<string, float> by path */
     public function all(): array
     {
-        return $this->known[$this->shop->id()] ??= $this->read();
+        // The database may have been told whose it is without anybody else: then nothing is remembered.
+        return $this->shop->isKnown() ? $this->known[$this->shop->id()] ??= $this->read() : $this->read();
     }
 
     /** Called, too, when they were changed. */
