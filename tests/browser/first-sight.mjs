@@ -3,10 +3,11 @@
  * node tests/browser/first-sight.mjs [ADDRESS]. Of a running demo; measured, never asserted. Bars: 2.0 s cold, 0.8 s warm.
  */
 import { chromium } from '@playwright/test';
+import { launchOptions } from './browser.mjs';
 import { signIn } from './shed.mjs';
 
 const address = process.argv[2] ?? 'http://127.0.0.1:8420';
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--headless', '--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch(launchOptions);
 const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: address })).newPage();
 await signIn(page);
 // What is fetched ahead of its time is not what is measured.

@@ -3,6 +3,7 @@
  * Without a folder they replace those in docs/screenshots; look at every one before it is committed.
  */
 import { chromium } from '@playwright/test';
+import { launchOptions } from './browser.mjs';
 import { signIn } from './shed.mjs';
 
 const folder = process.argv[2] ?? 'docs/screenshots';
@@ -19,7 +20,7 @@ const looks = {
     phone: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
 };
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--headless', '--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch(launchOptions);
 for (const [look, pages] of Object.entries(pictures)) {
     const page = await (await browser.newContext({ ...looks[look], locale: 'en-US', baseURL: address })).newPage();
     await signIn(page);

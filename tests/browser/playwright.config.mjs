@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { launchOptions } from './browser.mjs';
 
 // One worker: the tests share one server and one barn, each on machines of its own; two browsers on two cores took each
 // test four times as long.
@@ -16,9 +17,6 @@ export default defineConfig({
         locale: 'en-US',
         serviceWorkers: 'block',
         actionTimeout: 8_000,
-        launchOptions: {
-            executablePath: '/usr/bin/chromium-headless-shell',
-            args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-        },
+        launchOptions,
     },
 });

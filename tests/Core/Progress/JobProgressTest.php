@@ -76,10 +76,8 @@ final class JobProgressTest extends TestCase
     #[DataProvider('cures')]
     public function testTheLeastCureComesFirst(string $fault, array $acts): void
     {
-        $vocabulary = Vocabulary::shipped();
-        $gatekeeper = new Gatekeeper($vocabulary, Closures::shipped());
         $sure = new Assessment([new Suspect($fault, 0.95, 0.02, 0.02, [], true, false, true)], [], [], [], self::assessor()->assess(self::toBeRun())->split);
-        $progress = (new Progression($vocabulary, $gatekeeper, GateWalk::shipped($vocabulary, $gatekeeper)))->standOf(self::toBeRun()->with(Finding::observed('start.plain', 'nothing')), $sure);
+        $progress = self::progression()->standOf(self::toBeRun()->with(Finding::observed('start.plain', 'nothing')), $sure);
         self::assertSame(Progress::FindingTheCause, $progress->progress);
         self::assertSame([...$acts, $fault], $progress->waitsFor);
     }
@@ -123,23 +121,29 @@ final class JobProgressTest extends TestCase
 
     private static function assertStands(Progress $stand, string $next, CaseFile $case): void
     {
-        $vocabulary = Vocabulary::shipped();
-        $gatekeeper = new Gatekeeper($vocabulary, Closures::shipped());
-        $progress = (new Progression($vocabulary, $gatekeeper, GateWalk::shipped($vocabulary, $gatekeeper)))->standOf($case, self::assessor()->assess($case));
+        $progress = self::progression()->standOf($case, self::assessor()->assess($case));
         self::assertSame([$stand, $next], [$progress->progress, $progress->why ?? $progress->next()]);
     }
 
     private static function assessor(): Assessor
     {
-        return new Assessor(FaultModel::shipped(), Vocabulary::shipped(), new Gatekeeper(Vocabulary::shipped(), Closures::shipped()));
+        return new Assessor(FaultModel::shipped(), Vocabulary::shipped(), self::gatekeeper());
+    }
+
+    private static function progression(): Progression
+    {
+        return new Progression(Vocabulary::shipped(), self::gatekeeper(), GateWalk::shipped(Vocabulary::shipped(), self::gatekeeper()));
+    }
+
+    private static function gatekeeper(): Gatekeeper
+    {
+        return new Gatekeeper(Vocabulary::shipped(), Closures::shipped());
     }
 
     /** @return list<GateState> */
     private static function walk(CaseFile $case): array
     {
-        $vocabulary = Vocabulary::shipped();
-
-        return GateWalk::shipped($vocabulary, new Gatekeeper($vocabulary, Closures::shipped()))->walked($case);
+        return GateWalk::shipped(Vocabulary::shipped(), self::gatekeeper())->walked($case);
     }
 
     /** @param array<string, mixed> $jar */
