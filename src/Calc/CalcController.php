@@ -18,6 +18,7 @@ use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Spec\FoundFigure;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -30,14 +31,19 @@ final class CalcController extends AbstractController
 {
     private const NAME = '[a-z]+(?:-[a-z]+)*';
 
+    /**
+     * @param \Closure(): ClosedActs   $closed  asked within a job only
+     * @param \Closure(): RecordReader $records
+     */
     public function __construct(
         private readonly Calculations $calculations,
         private readonly CalcForms $forms,
-        private readonly Recorder $recorder,
         private readonly CalcWords $calcWords,
         private readonly Words $words,
-        private readonly ClosedActs $closed,
-        private readonly RecordReader $records,
+        #[AutowireServiceClosure(ClosedActs::class)]
+        private readonly \Closure $closed,
+        #[AutowireServiceClosure(RecordReader::class)]
+        private readonly \Closure $records,
     ) {
     }
 
@@ -64,7 +70,7 @@ final class CalcController extends AbstractController
         // Opened bare, the page answers with what it knows already; complete or not, nothing is refused yet.
         $given = $request->query->all();
         if ([] !== $given) {
-            $form->submit(array_intersect_key($given, iterator_to_array($form)));
+            $form->submit($given);
         }
 
         return $this->page($calculation, $form, $looked, $job, $known);
@@ -72,20 +78,20 @@ final class CalcController extends AbstractController
 
     #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => Address::NUMBER, 'name' => self::NAME], methods: ['POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function save(Job $job, string $name, Request $request, ButtonForm $button, #[CurrentUser] Member $member): Response
+    public function save(Job $job, string $name, Request $request, ButtonForm $button, Recorder $recorder, #[CurrentUser] Member $member): Response
     {
         $key = $button->check($request);
         $calculation = $this->named($name);
         $looked = $this->forms->looked($calculation, $job);
         $form = $this->forms->form($calculation, $looked, $job);
-        $form->submit(array_intersect_key($request->getPayload()->all(), iterator_to_array($form)));
+        $form->submit($request->getPayload()->all());
         $known = $this->forms->known($calculation, $job);
         $more = self::untyped($known, $form);
         $answer = $this->forms->answer($calculation, $form, $more);
         if (!$answer instanceof Answer) {
             return $this->page($calculation, $form, $looked, $job, $known);
         }
-        $this->recorder->observe($job, $member, $key, $answer->findings, worked: new WorkedOut($name, $this->forms->plainInputs($calculation, $form, $more)));
+        $recorder->observe($job, $member, $key, $answer->findings, worked: new WorkedOut($name, $this->forms->plainInputs($calculation, $form, $more)));
         $this->addFlash('saved', 'Saved.');
 
         return $this->redirectToRoute('job', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
@@ -104,11 +110,11 @@ final class CalcController extends AbstractController
             $form->createView(),
             $answer instanceof Answer ? $answer : null,
             $answer instanceof Refusal ? $this->words->refusal($answer) : null,
-            null === $job ? null : $this->closed->in($job, $calculation->act()),
+            null === $job ? null : ($this->closed)()->in($job, $calculation->act()),
             $this->forms->asTyped($form),
             $form->isSubmitted() ? [] : array_diff_key($looked, $known),
             $form->isSubmitted() ? [] : array_keys($known),
-            null === $job || null === $calculation->act() ? [] : Measurement::pair($this->records->ofJob($job)->case(), $calculation->act()),
+            null === $job || null === $calculation->act() ? [] : Measurement::pair(($this->records)()->ofJob($job)->case(), $calculation->act()),
         );
 
         return $this->render('calc/calc.html.twig', ['calc' => $page, 'calc_words' => $this->calcWords, 'job' => $job], new Response(

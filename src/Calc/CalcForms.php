@@ -17,6 +17,7 @@ use AwakeShed\Core\Cylinder\Release;
 use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Spec\FoundFigure;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\Form\FormFactoryInterface;
 use Symfony\Component\Form\FormInterface;
 
@@ -26,8 +27,18 @@ final readonly class CalcForms
     /** The input that is a person's own, not a machine's. */
     private const WIRES = 'wires_mm';
 
-    public function __construct(private FormFactoryInterface $forms, private SpecBook $specs, private Reader $reader, private RecordReader $records)
-    {
+    /**
+     * @param \Closure(): SpecBook     $specs   asked of a job's machine only: most calculations stand alone
+     * @param \Closure(): RecordReader $records
+     */
+    public function __construct(
+        private FormFactoryInterface $forms,
+        #[AutowireServiceClosure(SpecBook::class)]
+        private \Closure $specs,
+        private Reader $reader,
+        #[AutowireServiceClosure(RecordReader::class)]
+        private \Closure $records,
+    ) {
     }
 
     /**
@@ -57,7 +68,7 @@ final readonly class CalcForms
     /** @return array<string, mixed> by input */
     public function known(Calculation $calculation, Job $job): array
     {
-        $record = $this->records->ofJob($job);
+        $record = ($this->records)()->ofJob($job);
 
         return ($calculation instanceof FromCase ? $calculation->known($record->case()) : []) + self::kept($calculation, $record);
     }
@@ -87,7 +98,7 @@ final readonly class CalcForms
     /** @return array<string, FoundFigure> by input */
     public function looked(Calculation $calculation, Job $job): array
     {
-        $lookup = $this->specs->lookUp($job->getMachine()->facts(), $job->getMachine()->getSpec());
+        $lookup = ($this->specs)()->lookUp($job->getMachine()->facts(), $job->getMachine()->getSpec());
         $looked = [];
         foreach ($calculation->inputs() as $name => $input) {
             $found = $input instanceof AmountInput && null !== $input->figure ? $lookup->find($input->figure) : null;

@@ -49,7 +49,7 @@ final class CalcType extends AbstractType
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['method' => 'GET', 'csrf_protection' => false, 'data_class' => null, 'allow_extra_fields' => true]);
+        $resolver->setDefaults(['method' => 'GET', 'csrf_token_id' => null, 'data_class' => null, 'allow_extra_fields' => true]);
         $resolver->setRequired('calculation');
         $resolver->setAllowedTypes('calculation', Calculation::class);
     }

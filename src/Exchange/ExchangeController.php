@@ -6,7 +6,7 @@ namespace AwakeShed\App\Exchange;
 
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Form\Carried;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Intake\Intake;
 use AwakeShed\App\Job\Job;
@@ -55,7 +55,7 @@ final class ExchangeController extends AbstractController
         if ($form->isSubmitted() && $form->isValid()) {
             try {
                 $case = $this->files->parse($input->json());
-                $number = $intake->import($case, (string) $input->label, (string) $input->ownerName, $member, RequestKeyExtension::keyOf($form, $request));
+                $number = $intake->import($case, (string) $input->label, (string) $input->ownerName, $member, Carried::keyOf($form, $request));
                 $this->addFlash('said', 'Imported. The gates were worked out anew from what the file says.');
 
                 return $this->redirectToRoute('job', ['job' => $number], Response::HTTP_SEE_OTHER);

@@ -33,7 +33,10 @@ final readonly class AsksWhenUnusual
      */
     public function listen(FormBuilderInterface $builder): void
     {
-        $builder->add(self::ANSWER, CheckboxType::class, ['mapped' => false, 'required' => false, 'label' => 'Yes, it is so']);
+        // Nothing is asked before something was sent.
+        $builder->addEventListener(FormEvents::PRE_SUBMIT, static function (FormEvent $event): void {
+            $event->getForm()->add(self::ANSWER, CheckboxType::class, ['mapped' => false, 'required' => false, 'label' => 'Yes, it is so']);
+        });
         $builder->addEventListener(FormEvents::POST_SUBMIT, function (FormEvent $event): void {
             $form = $event->getForm();
             if (true === $form->get(self::ANSWER)->getData()) {

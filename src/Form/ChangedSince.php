@@ -21,6 +21,6 @@ final class ChangedSince extends \RuntimeException
     /** Sent again, the form knowingly replaces what is saved now. */
     public function rebase(FormView $form): void
     {
-        $form[SideBySide::FIELD]->vars['value'] = $this->mark;
+        Carried::rebase($form, $this->mark);
     }
 }

@@ -12,8 +12,6 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** What one person typed beside what another saved meanwhile. */
 final readonly class SideBySide
 {
-    public const FIELD = 'based_on';
-
     public function __construct(private TranslatorInterface $translator)
     {
     }
@@ -33,7 +31,7 @@ final readonly class SideBySide
     {
         $standing = $saved->createView();
         $mark = self::mark($standing);
-        if ($sent->get(self::FIELD)->getData() === $mark) {
+        if (Carried::by($sent)->basedOn === $mark) {
             return;
         }
         $differences = $this->differences($mine->createView(), $standing, '');
@@ -88,7 +86,7 @@ final readonly class SideBySide
 
     private static function isSkipped(string $name): bool
     {
-        return \in_array($name, [self::FIELD, RequestKeyExtension::FIELD, AsksWhenUnusual::ANSWER, '_token'], true);
+        return AsksWhenUnusual::ANSWER === $name;
     }
 
     private static function isLeaf(FormView $view): bool

@@ -11,7 +11,7 @@ use AwakeShed\App\Evidence\Author;
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Form\AmountType;
-use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Form\Carried;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
@@ -40,7 +40,6 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormFactoryInterface;
 use Symfony\Component\Form\FormInterface;
-use Symfony\Component\Form\FormView;
 use Symfony\Component\HttpFoundation\ParameterBag;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -91,7 +90,7 @@ final class FuelController extends AbstractController
                     $job,
                     $sample,
                     $member,
-                    RequestKeyExtension::keyOf($form, $request),
+                    Carried::keyOf($form, $request),
                     fn (Record $record): JarReading => $this->apply($input, $part, $sample, $record, $form),
                     $this->asTyped($form),
                 );
@@ -134,7 +133,7 @@ final class FuelController extends AbstractController
 
             return $this->page($job, $sample, $form);
         }
-        $this->writer->write($job, $member, RequestKeyExtension::keyOf($form, $request), function () use ($job, $sample, $member, $height, $entities): null {
+        $this->writer->write($job, $member, Carried::keyOf($form, $request), function () use ($job, $sample, $member, $height, $entities): null {
             $now = $this->clock->now();
             $seconds = (int) ceil(Settling::fullWait($height)->inSeconds());
             $entities->persist(new Wait($job, WaitKind::settling($sample), $member, $now, $now->modify(\sprintf('+%d seconds', $seconds))));
@@ -187,7 +186,7 @@ final class FuelController extends AbstractController
             $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->record->jarEntry($sample)?->id, $brought);
             $views[$part->value] = $form->createView();
             if ($part === $triedPart && null !== $basedOn) {
-                self::rebase($views[$part->value], $basedOn);
+                Carried::rebase($views[$part->value], (string) $basedOn);
             }
         }
         $settle = null !== $tried && null === $triedPart ? $tried : $this->settleForm($fuel->jar->layers?->height);
@@ -217,7 +216,7 @@ final class FuelController extends AbstractController
             $input->tonight ??= $this->quantities->rounded($this->weather->lowAfter($now), Measure::AirTemperature);
         }
 
-        return $this->forms->createNamed($part->value, JarPartType::class, $input, ['part' => $part, 'based_on' => $basedOn]);
+        return $this->forms->createNamed($part->value, JarPartType::class, $input, ['part' => $part, 'based_on' => (string) $basedOn]);
     }
 
     /** @return FormInterface<mixed> */
@@ -243,7 +242,7 @@ final class FuelController extends AbstractController
      */
     private function apply(JarInput $input, JarPart $part, JarSample $sample, Record $record, FormInterface $form): JarReading
     {
-        $basedOn = $form->get(JarPartType::BASED_ON)->getData();
+        $basedOn = Carried::by($form)->basedOn;
         $before = is_numeric($basedOn) ? $record->entry((int) $basedOn)?->jarRead()?->jar : null;
         $standing = $record->jarEntry($sample);
         if (!$part->isSameIn($before, $standing?->jarRead()?->jar)) {
@@ -289,10 +288,5 @@ final class FuelController extends AbstractController
         }
 
         return $typed;
-    }
-
-    private static function rebase(FormView $view, int $basedOn): void
-    {
-        $view[JarPartType::BASED_ON]->vars['value'] = (string) $basedOn;
     }
 }

@@ -22,7 +22,6 @@ use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\VolumeUnit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\CheckboxType;
-use Symfony\Component\Form\Extension\Core\Type\HiddenType;
 use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\OptionsResolver\OptionsResolver;
 
@@ -34,8 +33,6 @@ use Symfony\Component\OptionsResolver\OptionsResolver;
  */
 final class JarPartType extends AbstractType
 {
-    public const BASED_ON = 'based_on';
-
     public function __construct(
         private readonly ChipChoices $choices,
         private readonly Words $words,
@@ -56,15 +53,13 @@ final class JarPartType extends AbstractType
             JarPart::Tank => $this->tank($builder),
         };
         $this->asksWhenUnusual->listen($builder);
-        $builder->add(self::BASED_ON, HiddenType::class, ['mapped' => false, 'data' => $options['based_on']]);
     }
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['once' => true, 'data_class' => JarInput::class, 'based_on' => null]);
+        $resolver->setDefaults(['once' => true, 'data_class' => JarInput::class, 'based_on' => '']);
         $resolver->setRequired('part');
         $resolver->setAllowedTypes('part', JarPart::class);
-        $resolver->setAllowedTypes('based_on', ['int', 'null']);
     }
 
     /** @param FormBuilderInterface<JarInput|null> $builder */

@@ -25,11 +25,7 @@ final class GatesController extends AbstractController
     {
         $record = $recorder->open($job);
         $case = $record->case();
-        $byGate = [];
-        foreach ($photos->ofJob($job) as $photo) {
-            $byGate[$photo->getGate() ?? ''][] = $photo;
-        }
 
-        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->walked($case), OilVerdict::onCase($case, $vocabulary, $gatekeeper), $byGate, $request->query->getString('gate'))]);
+        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->walked($case), OilVerdict::onCase($case, $vocabulary, $gatekeeper), $photos->byGate($job), $request->query->getString('gate'))]);
     }
 }

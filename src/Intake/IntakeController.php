@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AwakeShed\App\Intake;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Form\Carried;
 use AwakeShed\App\Form\ChangedSince;
-use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
@@ -14,6 +14,7 @@ use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Photo\UnusablePhoto;
 use AwakeShed\App\Words\Words;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -24,8 +25,14 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class IntakeController extends AbstractController
 {
-    public function __construct(private readonly KnownMachines $known, private readonly Intake $intake, private readonly Words $words, private readonly SideBySide $sideBySide)
-    {
+    /** @param \Closure(): Intake $intake made only where something is sent */
+    public function __construct(
+        private readonly KnownMachines $known,
+        #[AutowireServiceClosure(Intake::class)]
+        private readonly \Closure $intake,
+        private readonly Words $words,
+        private readonly SideBySide $sideBySide,
+    ) {
     }
 
     #[Route('/take-in', name: 'take_in', methods: ['GET', 'POST'])]
@@ -38,7 +45,7 @@ final class IntakeController extends AbstractController
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             try {
-                $number = $this->intake->takeIn($input, $member, RequestKeyExtension::keyOf($form, $request), $machine);
+                $number = ($this->intake)()->takeIn($input, $member, Carried::keyOf($form, $request), $machine);
                 $this->addFlash('said', 'Taken in. Hang the tag on it: the number is above.');
 
                 return $this->redirectToRoute('job', ['job' => $number], Response::HTTP_SEE_OTHER);
@@ -63,7 +70,7 @@ final class IntakeController extends AbstractController
         $changed = null;
         if ($form->isSubmitted() && $form->isValid()) {
             try {
-                $this->intake->describe($job, $input, $member, RequestKeyExtension::keyOf($form, $request), function () use ($form, $input, $job, $fresh): void {
+                ($this->intake)()->describe($job, $input, $member, Carried::keyOf($form, $request), function () use ($form, $input, $job, $fresh): void {
                     $this->sideBySide->demandUnchanged($form, $fresh($input), $fresh(IntakeInput::fromJob($job)));
                 });
                 $this->addFlash('said', 'Saved.');

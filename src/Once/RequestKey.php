@@ -24,7 +24,7 @@ final readonly class RequestKey
 
     public static function fresh(): self
     {
-        return new self(Uuid::v7()->toRfc4122());
+        return new self(Uuid::v4()->toRfc4122());
     }
 
     /** The key of one of several changes that one form intends: sent again, each is known by itself. */

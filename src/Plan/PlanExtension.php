@@ -9,7 +9,7 @@ use Twig\Attribute\AsTwigFunction;
 /** What the plan says elsewhere: when one more machine would be ready. */
 final readonly class PlanExtension
 {
-    public function __construct(private Plans $plans)
+    public function __construct(private Offers $offers)
     {
     }
 
@@ -17,6 +17,6 @@ final readonly class PlanExtension
     #[AsTwigFunction('ready_if_taken_in')]
     public function readyIfTakenIn(): ?array
     {
-        return $this->plans->offer($this->plans->last());
+        return $this->offers->last();
     }
 }

@@ -115,17 +115,6 @@ final readonly class Plans
         return 1 === $this->entities->getConnection()->fetchOne('SELECT made < wanted FROM plan_state WHERE shop_id = @shop');
     }
 
-    /** @return array{half: \DateTimeImmutable, most: \DateTimeImmutable, nearly: \DateTimeImmutable}|null when a machine taken in now would be ready, one, four and nineteen times out of two, five and twenty; null before any plan was made */
-    public function offer(?PlanVersion $version): ?array
-    {
-        $odds = $version?->getOdds()[TypicalJob::ID] ?? null;
-        if (null === $version || null === $odds) {
-            return null;
-        }
-
-        return ['half' => $this->moment($version, $odds['half']), 'most' => $this->moment($version, $odds['most']), 'nearly' => $this->moment($version, $odds['nearly'])];
-    }
-
     public function moment(PlanVersion $version, int $minute): \DateTimeImmutable
     {
         return $version->getBeginsAt()->setTimezone(new \DateTimeZone($this->shopTimezone))->modify(\sprintf('%+d minutes', $minute));

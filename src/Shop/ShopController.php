@@ -11,8 +11,8 @@ use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
+use AwakeShed\App\Form\Carried;
 use AwakeShed\App\Form\ChangedSince;
-use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Once\OncePerKey;
@@ -43,7 +43,7 @@ final class ShopController extends AbstractController
         $changed = null;
         if ($form->isSubmitted() && $form->isValid()) {
             try {
-                $this->once->run(RequestKeyExtension::keyOf($form, $request), $owner->getId(), function () use ($shop, $form, $owner): null {
+                $this->once->run(Carried::keyOf($form, $request), $owner->getId(), function () use ($shop, $form, $owner): null {
                     $this->turns->take($shop);
                     /** @var array{name: string, place: string|null, units: UnitSystem, standIns: OnOff} $said */
                     $said = $form->getData();

@@ -7,8 +7,8 @@ namespace AwakeShed\App\Spec;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
+use AwakeShed\App\Form\Carried;
 use AwakeShed\App\Form\ChangedSince;
-use AwakeShed\App\Form\RequestKeyExtension;
 use AwakeShed\App\Form\SideBySide;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
@@ -132,7 +132,7 @@ final class SpecController extends AbstractController
         $changed = null;
         if ($form->isSubmitted() && $form->isValid() && $this->areInOrder($form, $input) && $this->isNameFree($form, $input, $page)) {
             try {
-                $this->save($page, $input, $form, RequestKeyExtension::keyOf($form, $request), $member);
+                $this->save($page, $input, $form, Carried::keyOf($form, $request), $member);
                 $this->addFlash('said', 'Saved.');
 
                 return $this->redirectToRoute('spec', status: Response::HTTP_SEE_OTHER);

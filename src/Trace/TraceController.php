@@ -19,6 +19,7 @@ use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Drawing\TraceDrawing;
 use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Recorder;
+use AwakeShed\App\Form\AsksWhenUnusual;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
@@ -290,7 +291,7 @@ final class TraceController extends AbstractController
         $job = $trace->getJob();
         $form = $this->forms->form($calculation, null === $job ? [] : $this->forms->looked($calculation, $job), $job);
         $given = $request->isMethod('POST') ? $request->getPayload()->all() : $request->query->all();
-        $given = array_intersect_key($given, iterator_to_array($form));
+        $given = array_intersect_key($given, [AsksWhenUnusual::ANSWER => null] + iterator_to_array($form));
         if ([] !== $given) {
             $form->submit($given);
         }

@@ -42,14 +42,13 @@ final class WaitRepository extends ServiceEntityRepository
     /** @return list<Wait> what is under way for one job, first ready first */
     public function ofJob(Job $job): array
     {
-        /** @var list<Wait> $waits */
-        $waits = $this->createQueryBuilder('wait')
-            ->leftJoin('wait.entry', 'entry')
-            ->where('wait.job = :job AND '.self::UNDER_WAY)->setParameter('job', $job)
-            ->orderBy('wait.readyAt')
-            ->getQuery()->getResult();
+        // Most jobs wait for nothing, which a plain question tells for a third of the price.
+        $numbers = $this->getEntityManager()->getConnection()->fetchFirstColumn(
+            'SELECT wait.id FROM wait LEFT JOIN entry ON entry.id = wait.entry_id WHERE wait.job_id = ? AND wait.shop_id = @shop AND wait.ended_at IS NULL AND (entry.id IS NULL OR entry.struck = 0)',
+            [$job->getId()],
+        );
 
-        return $waits;
+        return [] === $numbers ? [] : $this->findBy(['id' => $numbers], ['readyAt' => 'ASC']);
     }
 
     public function runningFor(Job $job, WaitKind $kind): ?Wait

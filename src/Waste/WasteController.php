@@ -9,7 +9,7 @@ use AwakeShed\App\Account\OwnVoter;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Belonging\CurrentShop;
-use AwakeShed\App\Form\RequestKeyExtension;
+use AwakeShed\App\Form\Carried;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
@@ -141,7 +141,7 @@ final class WasteController extends AbstractController
         $form->handleRequest($request);
         [$stream, $volume] = [$form->get('stream')->getData(), $form->get('volume')->getData()];
         if ($form->isSubmitted() && $form->isValid() && $stream instanceof WasteStream && $volume instanceof Volume) {
-            $this->writer->write($job, $member, RequestKeyExtension::keyOf($form, $request), function () use ($job, $stream, $volume, $member): null {
+            $this->writer->write($job, $member, Carried::keyOf($form, $request), function () use ($job, $stream, $volume, $member): null {
                 $this->ledger->pour($job, $stream, $volume, $member);
 
                 return null;

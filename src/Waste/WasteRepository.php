@@ -13,10 +13,7 @@ use Doctrine\Persistence\ManagerRegistry;
 /** @extends ServiceEntityRepository<WastePortion> */
 final class WasteRepository extends ServiceEntityRepository
 {
-    /** Not taken back, nor the step it came from. */
-    private const COUNTS = 'portion.takenBackAt IS NULL AND (entry.id IS NULL OR entry.struck = false)';
-
-    /** The same in the words of the database, of "poured" beside its entry. */
+    /** Not taken back, nor the step it came from; of "poured" beside its entry. */
     private const POURED = 'poured.shop_id = @shop AND poured.taken_back_at IS NULL AND COALESCE(entry.struck, 0) = 0';
 
     public function __construct(ManagerRegistry $registry)
@@ -27,13 +24,14 @@ final class WasteRepository extends ServiceEntityRepository
     /** @return list<WastePortion> what counts of one job, oldest first, with who poured it */
     public function ofJob(Job $job): array
     {
+        // Most jobs have poured nothing away, which a plain question tells for a third of the price.
+        $numbers = $this->getEntityManager()->getConnection()->fetchFirstColumn('SELECT poured.id FROM waste_portion poured LEFT JOIN entry ON entry.id = poured.entry_id WHERE poured.job_id = ? AND '.self::POURED, [$job->getId()]);
         /** @var list<WastePortion> $portions */
-        $portions = $this->createQueryBuilder('portion')
+        $portions = [] === $numbers ? [] : $this->createQueryBuilder('portion')
             ->addSelect('person', 'can')
             ->innerJoin('portion.by', 'person')
             ->leftJoin('portion.can', 'can')
-            ->where('portion.job = :job AND '.self::COUNTS)->setParameter('job', $job)
-            ->leftJoin('portion.entry', 'entry')
+            ->where('portion.id IN (:numbers)')->setParameter('numbers', $numbers)
             ->orderBy('portion.id')
             ->getQuery()->getResult();
 
