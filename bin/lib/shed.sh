@@ -278,7 +278,12 @@ build() {
     # The class map is drawn up once and believed from then on: classes that came, went or moved need a new one.
     step 'Listing the classes' env COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload -d "$project" --optimize --no-scripts
     step 'Building the styles' npm --prefix "$project" run --silent build
-    rm -rf "$project/var/cache/$app_env" "$project/public/assets"
+    # Whoever still serves the old build would look for what is gone, and write into the new one; moved away at once, the
+    # old one can be taken apart whoever else is at it.
+    stop_one php-fpm.pid php-fpm QUIT
+    local old; mkdir -p "$project/var/cache"; old=$(mktemp -d "$project/var/cache/old.XXXXXX")
+    if [ -d "$project/var/cache/$app_env" ]; then mv "$project/var/cache/$app_env" "$old"; fi
+    rm -rf "$old" "$project/public/assets"
     step 'Warming the caches' php "$project/bin/console" cache:warmup
     step 'Laying out the assets' php "$project/bin/console" asset-map:compile
     step 'Writing the pages of the web server' php "$project/bin/console" shed:server-pages "$project/var/server-pages"

@@ -47,15 +47,25 @@ final class Carried
     /** Sent again, the form knowingly replaces what has that mark. */
     public static function rebase(FormView $form, string $mark): void
     {
-        $shown = $form->vars[self::ATTRIBUTE] ?? null;
-        $form->vars[self::ATTRIBUTE] = [self::nameIn($form, self::BASED_ON) => $mark] + (\is_array($shown) ? $shown : []);
+        $name = $form->vars['name'] ?? '';
+        $form->vars[self::ATTRIBUTE] = [self::nameIn(\is_string($name) ? $name : '', self::BASED_ON) => $mark] + self::shownBy($form);
+    }
+
+    /** @return array<string, string> the hidden fields of a view, by their names as they are sent */
+    public static function shownBy(FormView $form): array
+    {
+        $shown = [];
+        $fields = $form->vars[self::ATTRIBUTE] ?? null;
+        foreach (\is_array($fields) ? $fields : [] as $name => $value) {
+            $shown[(string) $name] = \is_string($value) ? $value : '';
+        }
+
+        return $shown;
     }
 
     /** @return string of a hidden field in the form as it is sent */
-    public static function nameIn(FormView $form, string $field): string
+    public static function nameIn(string $form, string $field): string
     {
-        $name = $form->vars['full_name'] ?? '';
-
-        return \is_string($name) && '' !== $name ? $name.'['.$field.']' : $field;
+        return '' === $form ? $field : $form.'['.$field.']';
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AwakeShed\App\Form;
 
 use AwakeShed\App\Http\ButtonForm;
-use AwakeShed\App\Http\TokenExtension;
 use AwakeShed\App\Once\RequestKey;
 use Symfony\Component\Form\AbstractTypeExtension;
 use Symfony\Component\Form\Extension\Core\Type\FormType;
@@ -29,7 +28,7 @@ use Symfony\Contracts\Translation\TranslatorInterface;
  */
 final class CarriedExtension extends AbstractTypeExtension
 {
-    public function __construct(private readonly CsrfTokenManagerInterface $tokens, private readonly TokenExtension $token, private readonly TranslatorInterface $translator)
+    public function __construct(private readonly CsrfTokenManagerInterface $tokens, private readonly CarriedFields $fields, private readonly TranslatorInterface $translator)
     {
     }
 
@@ -62,21 +61,22 @@ final class CarriedExtension extends AbstractTypeExtension
             return;
         }
         $carried = Carried::by($form);
-        $shown = [];
-        if (\is_string($options['csrf_token_id'])) {
-            $shown[Carried::nameIn($view, Carried::TOKEN)] = $this->token->token($options['csrf_token_id']);
-        }
-        if (true === $options['once']) {
-            $shown[Carried::nameIn($view, Carried::KEY)] = '' === $carried->key ? RequestKey::fresh()->value : $carried->key;
-        }
-        if (false !== $options['based_on']) {
-            $shown[Carried::nameIn($view, Carried::BASED_ON)] = match (true) {
+        $token = $options['csrf_token_id'];
+        $view->vars[Carried::ATTRIBUTE] = $this->fields->of(
+            $form->getName(),
+            \is_string($token) ? $token : null,
+            match (true) {
+                true !== $options['once'] => null,
+                '' === $carried->key => RequestKey::fresh()->value,
+                default => $carried->key,
+            },
+            match (true) {
+                false === $options['based_on'] => null,
                 $form->isSubmitted() => $carried->basedOn,
                 \is_string($options['based_on']) => $options['based_on'],
                 default => SideBySide::mark($view),
-            };
-        }
-        $view->vars[Carried::ATTRIBUTE] = $shown;
+            },
+        );
     }
 
     public function configureOptions(OptionsResolver $resolver): void

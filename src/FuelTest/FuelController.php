@@ -12,6 +12,7 @@ use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Form\AmountType;
 use AwakeShed\App\Form\Carried;
+use AwakeShed\App\Form\FormWriter;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
@@ -21,8 +22,8 @@ use AwakeShed\App\Unit\Measure;
 use AwakeShed\App\Unit\Quantities;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
+use AwakeShed\App\Waste\WasteForms;
 use AwakeShed\App\Waste\WasteRepository;
-use AwakeShed\App\Waste\WasteType;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\JarReading;
@@ -52,6 +53,8 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 #[Route('/jobs/{job}/fuel/{sample}', requirements: ['job' => Address::NUMBER, 'sample' => 'tank|bowl'])]
 final class FuelController extends AbstractController
 {
+    private const FIELDS = 'fuel_test/_fields.html.twig';
+
     public function __construct(
         private readonly FuelPages $pages,
         private readonly Recorder $recorder,
@@ -65,6 +68,8 @@ final class FuelController extends AbstractController
         private readonly Quantities $quantities,
         private readonly ButtonForm $button,
         private readonly JobWriter $writer,
+        private readonly FormWriter $formWriter,
+        private readonly WasteForms $wasteForms,
         private readonly ActRooms $rooms,
     ) {
     }
@@ -80,7 +85,7 @@ final class FuelController extends AbstractController
     public function read(Job $job, JarSample $sample, JarPart $part, Request $request, #[CurrentUser] Member $member): Response
     {
         $record = $this->recorder->open($job);
-        $form = $this->form($part, $record->jar($sample) ?? new JarReading(), $record->jarEntry($sample)?->id);
+        $form = $this->form($part, $this->input($part, $record->jar($sample) ?? new JarReading()), (string) $record->jarEntry($sample)?->id);
         $form->handleRequest($request);
         $input = $form->getData();
         $latest = null;
@@ -181,28 +186,31 @@ final class FuelController extends AbstractController
     private function page(Job $job, JarSample $sample, ?FormInterface $tried = null, ?JarPart $triedPart = null, ?int $basedOn = null, ?ParameterBag $brought = null): Response
     {
         $fuel = $this->pages->forJar($job, $sample);
-        $views = [];
+        $standing = (string) $fuel->record->jarEntry($sample)?->id;
+        $cards = [];
         foreach (JarPart::forSample($sample) as $part) {
-            $form = $part === $triedPart && null !== $tried ? $tried : $this->form($part, $fuel->jar, $fuel->record->jarEntry($sample)?->id, $brought);
-            $views[$part->value] = $form->createView();
-            if ($part === $triedPart && null !== $basedOn) {
-                Carried::rebase($views[$part->value], (string) $basedOn);
+            if ($part === $triedPart && null !== $tried) {
+                $cards[$part->value] = $this->formWriter->tried($tried, self::FIELDS, null === $basedOn ? null : (string) $basedOn);
+                continue;
             }
+            $input = $this->input($part, $fuel->jar, $brought);
+            $cards[$part->value] = $this->formWriter->untouched($part->value, self::FIELDS, $input, fn (): FormInterface => $this->form($part, $input, $standing), $standing);
         }
-        $settle = null !== $tried && null === $triedPart ? $tried : $this->settleForm($fuel->jar->layers?->height);
+        $height = $fuel->jar->layers?->height;
+        $settle = null !== $tried && null === $triedPart ? $this->formWriter->tried($tried, self::FIELDS) : $this->formWriter->untouched('settle', self::FIELDS, $height, fn (): FormInterface => $this->settleForm($height));
 
         return $this->render('fuel_test/fuel.html.twig', [
             'fuel' => $fuel,
-            'parts' => $views,
-            'settle' => $settle->createView(),
+            'cards' => $cards,
+            'settle' => $settle,
             'waste' => $this->waste->ofJob($job),
             'acts' => [...$this->rooms->in('tank', $fuel->record->case()->machine), ...$this->rooms->in('pipe', $fuel->record->case()->machine)],
-            'waste_form' => $this->createForm(WasteType::class, ['stream' => $fuel->stream], ['action' => $this->generateUrl('waste_add', ['job' => $job->getId()])])->createView(),
+            'waste_form' => $this->wasteForms->untouched($fuel->stream),
         ], new Response(status: null === $tried ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
-    /** @return FormInterface<JarInput> */
-    private function form(JarPart $part, JarReading $jar, ?int $basedOn, ?ParameterBag $brought = null): FormInterface
+    /** What a card is filled with. */
+    private function input(JarPart $part, JarReading $jar, ?ParameterBag $brought = null): JarInput
     {
         $input = $part->input($jar);
         if ($input instanceof LayersInput && null !== $brought && is_numeric($brought->getString('total_ml')) && is_numeric($brought->getString('lower_ml'))) {
@@ -216,7 +224,13 @@ final class FuelController extends AbstractController
             $input->tonight ??= $this->quantities->rounded($this->weather->lowAfter($now), Measure::AirTemperature);
         }
 
-        return $this->forms->createNamed($part->value, JarPartType::class, $input, ['part' => $part, 'based_on' => (string) $basedOn]);
+        return $input;
+    }
+
+    /** @return FormInterface<JarInput> */
+    private function form(JarPart $part, JarInput $input, string $basedOn): FormInterface
+    {
+        return $this->forms->createNamed($part->value, JarPartType::class, $input, ['part' => $part, 'based_on' => $basedOn]);
     }
 
     /** @return FormInterface<mixed> */

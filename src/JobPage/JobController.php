@@ -13,6 +13,7 @@ use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Progress\LookBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -24,14 +25,15 @@ final class JobController extends AbstractController
     {
     }
 
+    /** @param \Closure(): LookBack $lookBack made only where the work has come so far */
     #[Route('', name: 'job', methods: ['GET'])]
-    public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted, LookBack $lookBack): Response
+    public function job(Job $job, PhotoRepository $photos, WasteRepository $waste, WantedPartRepository $wanted, #[AutowireServiceClosure(LookBack::class)] \Closure $lookBack): Response
     {
         $page = $this->pages->forRecord($this->recorder->open($job));
 
         return $this->render('job/job.html.twig', [
             'page' => $page,
-            'left_behind' => \count($lookBack->left($page->case)),
+            'left_behind' => LookBack::isTime($page->case) ? \count($lookBack()->left($page->case)) : 0,
             'photos' => $photos->ofJob($job),
             'waste' => $waste->ofJob($job),
             'wanted' => $wanted->waitedFor([$job->getId()])[$job->getId()] ?? 0,

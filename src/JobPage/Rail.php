@@ -44,10 +44,14 @@ final readonly class Rail
             $line = ($this->stations)()->of($case, ($this->assessor)()->assess($case)->faults);
         }
 
-        return array_map(function (string $room) use ($job, $line): RailStation {
+        // Twenty addresses differ in their end only, which is the room.
+        $first = Line::places()[0];
+        $rooms = substr($this->addresses->generate('room', ['job' => $job->getId(), 'room' => $first]), 0, -\strlen($first));
+
+        return array_map(static function (string $room) use ($rooms, $line): RailStation {
             $tone = null === Element::tryFrom($room) ? null : ElementTone::from($line[$room]['tone'] ?? ElementTone::NotLookedAt->value);
 
-            return new RailStation($room, $tone, $line[$room]['made'] ?? '', $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $room]));
+            return new RailStation($room, $tone, $line[$room]['made'] ?? '', $rooms.$room);
         }, Line::places());
     }
 }

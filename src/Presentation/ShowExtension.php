@@ -6,7 +6,6 @@ namespace AwakeShed\App\Presentation;
 
 use AwakeShed\App\Drawing\PartShape;
 use AwakeShed\App\Drawing\RockerDrawing;
-use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Reader\Dates;
 use AwakeShed\App\Reader\Reader;
 use AwakeShed\App\Unit\Measure;
@@ -20,21 +19,34 @@ use AwakeShed\Core\Carburetor\Part;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Volume;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Twig\Attribute\AsTwigFilter;
 use Twig\Attribute\AsTwigFunction;
 
 /** What templates may ask for: the reader's units, dates and words. */
 final readonly class ShowExtension
 {
+    /**
+     * @param \Closure(): Words      $words words are asked for by some pages only, and bring the tables they are the words of
+     * @param \Closure(): WhyWords   $why
+     * @param \Closure(): StepWords  $steps
+     * @param \Closure(): BenchWords $bench
+     * @param \Closure(): SheetWords $sheet
+     */
     public function __construct(
         private Quantities $quantities,
         private Dates $dates,
-        private Words $words,
-        private WhyWords $why,
-        private StepWords $steps,
-        private BenchWords $bench,
-        private SheetWords $sheet,
         private Reader $reader,
+        #[AutowireServiceClosure(Words::class)]
+        private \Closure $words,
+        #[AutowireServiceClosure(WhyWords::class)]
+        private \Closure $why,
+        #[AutowireServiceClosure(StepWords::class)]
+        private \Closure $steps,
+        #[AutowireServiceClosure(BenchWords::class)]
+        private \Closure $bench,
+        #[AutowireServiceClosure(SheetWords::class)]
+        private \Closure $sheet,
     ) {
     }
 
@@ -116,25 +128,25 @@ final readonly class ShowExtension
     #[AsTwigFunction('step_words')]
     public function stepWords(): StepWords
     {
-        return $this->steps;
+        return ($this->steps)();
     }
 
     #[AsTwigFunction('bench_words')]
     public function benchWords(): BenchWords
     {
-        return $this->bench;
+        return ($this->bench)();
     }
 
     #[AsTwigFunction('sheet_words')]
     public function sheetWords(): SheetWords
     {
-        return $this->sheet;
+        return ($this->sheet)();
     }
 
     #[AsTwigFunction('why_words')]
     public function whyWords(): WhyWords
     {
-        return $this->why;
+        return ($this->why)();
     }
 
     #[AsTwigFunction('part_shape')]
@@ -146,7 +158,7 @@ final readonly class ShowExtension
     #[AsTwigFunction('words')]
     public function words(): Words
     {
-        return $this->words;
+        return ($this->words)();
     }
 
     #[AsTwigFunction('page_look')]
@@ -160,11 +172,5 @@ final readonly class ShowExtension
     public function rockers(): array
     {
         return RockerDrawing::both();
-    }
-
-    #[AsTwigFunction('request_key')]
-    public function requestKey(): string
-    {
-        return RequestKey::fresh()->value;
     }
 }

@@ -135,9 +135,9 @@ final class WasteController extends AbstractController
 
     #[Route('/jobs/{job}/waste', name: 'waste_add', requirements: ['job' => Address::NUMBER], methods: ['GET', 'POST'])]
     #[IsGranted(JobVoter::RECORD, 'job')]
-    public function add(Job $job, Request $request, #[CurrentUser] Member $member): Response
+    public function add(Job $job, Request $request, WasteForms $forms, #[CurrentUser] Member $member): Response
     {
-        $form = $this->createForm(WasteType::class);
+        $form = $forms->form();
         $form->handleRequest($request);
         [$stream, $volume] = [$form->get('stream')->getData(), $form->get('volume')->getData()];
         if ($form->isSubmitted() && $form->isValid() && $stream instanceof WasteStream && $volume instanceof Volume) {
@@ -151,7 +151,7 @@ final class WasteController extends AbstractController
             return $this->redirectToRoute('waste_add', ['job' => $job->getId()], Response::HTTP_SEE_OTHER);
         }
 
-        return $this->render('waste/job.html.twig', ['form' => $form, 'job' => $job, 'waste' => $this->waste->ofJob($job)]);
+        return $this->render('waste/job.html.twig', ['form' => $form->isSubmitted() ? $forms->tried($form) : $forms->untouched(), 'job' => $job, 'waste' => $this->waste->ofJob($job)], new Response(status: $form->isSubmitted() ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK));
     }
 
     #[Route('/waste/{id}/take-back', name: 'waste_take_back', requirements: ['id' => Address::NUMBER], methods: ['POST'])]
