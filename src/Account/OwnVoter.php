@@ -30,7 +30,7 @@ final class OwnVoter extends Voter
 
     protected function voteOnAttribute(string $attribute, mixed $subject, TokenInterface $token, ?Vote $vote = null): bool
     {
-        $isGranted = $subject->getBy()->getUserIdentifier() === $token->getUserIdentifier()
+        $isGranted = $subject->madeBy() === $token->getUserIdentifier()
             || $this->decisions->decide($token, [Role::Technician->securityName()]);
         if (!$isGranted) {
             $vote?->addReason('Somebody else made this; a technician can change it.');

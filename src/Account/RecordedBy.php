@@ -7,5 +7,6 @@ namespace AwakeShed\App\Account;
 /** Something one person made, and others may have to mend. */
 interface RecordedBy
 {
-    public function getBy(): Member;
+    /** @return string by what name they sign in */
+    public function madeBy(): string;
 }

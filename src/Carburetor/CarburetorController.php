@@ -15,7 +15,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Photo\MatPlace;
-use AwakeShed\App\Photo\Photo;
+use AwakeShed\App\Photo\PhotoLine;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Words\BenchWords;
 use AwakeShed\Core\Carburetor\Bench;
@@ -70,14 +70,14 @@ final class CarburetorController extends AbstractController
             'renews' => 'renew_both' === $this->vocabulary->followed($job->getSchools())['needle_seat'],
             'next' => array_values(array_filter($ledger->stillOn(), static fn (PartKind $kind): bool => $kind->id === $asked))[0] ?? $ledger->nextOff('bowl_only' === $this->vocabulary->followed($job->getSchools())['carb_access']),
             'sizes' => null === $ledger->type ? [] : $sizes->forType($ledger->type->id),
-            'photos' => self::byPlace($photos->ofJob($job), $bench)[$place] ?? [],
+            'photos' => self::byPlace($photos->linesOf($job), $bench)[$place] ?? [],
         ]);
     }
 
     #[Route('/refit', name: 'carburetor_refit', methods: ['GET'])]
     public function refit(Job $job, Bench $bench, PhotoRepository $photos): Response
     {
-        return $this->show('refit', $job, $bench, $this->recorder->open($job), ['photos' => self::byPlace($photos->ofJob($job), $bench)]);
+        return $this->show('refit', $job, $bench, $this->recorder->open($job), ['photos' => self::byPlace($photos->linesOf($job), $bench)]);
     }
 
     #[Route('/map', name: 'carburetor_map', requirements: self::CARBURETOR_ALONE, methods: ['GET'])]
@@ -194,15 +194,15 @@ final class CarburetorController extends AbstractController
     }
 
     /**
-     * @param list<Photo> $photos
+     * @param list<PhotoLine> $photos
      *
-     * @return array<int, list<Photo>>
+     * @return array<int, list<PhotoLine>>
      */
     private static function byPlace(array $photos, Bench $bench): array
     {
         $byPlace = [];
         foreach ($photos as $photo) {
-            $place = MatPlace::parse($photo->getGate() ?? '');
+            $place = MatPlace::parse($photo->gate ?? '');
             if ($bench === $place?->bench) {
                 $byPlace[$place->number][] = $photo;
             }

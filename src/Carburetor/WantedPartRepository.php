@@ -6,6 +6,7 @@ namespace AwakeShed\App\Carburetor;
 
 use AwakeShed\App\Job\Job;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\Persistence\ManagerRegistry;
 
 /** @extends ServiceEntityRepository<WantedPart> */
@@ -47,19 +48,13 @@ final class WantedPartRepository extends ServiceEntityRepository
      */
     public function waitedFor(array $jobs): array
     {
-        /** @var list<array{job: int|string, parts: int|string}> $rows */
-        $rows = [] === $jobs ? [] : $this->createQueryBuilder('part')
-            ->select('IDENTITY(part.job) AS job', 'COUNT(part.id) AS parts')
-            ->where('part.job IN (:jobs) AND part.state IN (:states)')
-            ->setParameter('jobs', $jobs)
-            ->setParameter('states', array_values(array_filter(WantedState::cases(), static fn (WantedState $state): bool => $state->isWaitedFor())))
-            ->groupBy('part.job')
-            ->getQuery()->getResult();
-
-        $parts = [];
-        foreach ($rows as ['job' => $job, 'parts' => $number]) {
-            $parts[(int) $job] = (int) $number;
-        }
+        $states = array_filter(WantedState::cases(), static fn (WantedState $state): bool => $state->isWaitedFor());
+        /** @var array<int, int> $parts */
+        $parts = [] === $jobs ? [] : $this->getEntityManager()->getConnection()->fetchAllKeyValue(
+            'SELECT job_id, COUNT(*) FROM wanted_part WHERE job_id IN (?) AND shop_id = @shop AND state IN (?) GROUP BY job_id',
+            [$jobs, array_column($states, 'value')],
+            [ArrayParameterType::INTEGER, ArrayParameterType::STRING],
+        );
 
         return $parts;
     }

@@ -6,6 +6,7 @@ namespace AwakeShed\App\Gate;
 
 use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Photo\PhotoLine;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Gate\GateState;
 use AwakeShed\Core\Oil\OilVerdict;
@@ -14,9 +15,9 @@ use AwakeShed\Core\Oil\OilVerdict;
 final readonly class GatePage
 {
     /**
-     * @param list<GateState>                     $gates
-     * @param array<string, list<array{id: int}>> $photos by gate
-     * @param string                              $asked  the gate that was asked for; empty for none
+     * @param list<GateState>                $gates
+     * @param array<string, list<PhotoLine>> $photos by gate
+     * @param string                         $asked  the gate that was asked for; empty for none
      */
     public function __construct(public Job $job, public Record $record, public CaseFile $case, public array $gates, public OilVerdict $oil, public array $photos, private string $asked = '')
     {

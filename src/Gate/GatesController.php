@@ -7,6 +7,7 @@ namespace AwakeShed\App\Gate;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Photo\PhotoLine;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Gatekeeper;
@@ -26,6 +27,21 @@ final class GatesController extends AbstractController
         $record = $recorder->open($job);
         $case = $record->case();
 
-        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->walked($case), OilVerdict::onCase($case, $vocabulary, $gatekeeper), $photos->byGate($job), $request->query->getString('gate'))]);
+        return $this->render('gate/gates.html.twig', ['page' => new GatePage($job, $record, $case, $walk->walked($case), OilVerdict::onCase($case, $vocabulary, $gatekeeper), self::byGate($photos->linesOf($job)), $request->query->getString('gate'))]);
+    }
+
+    /**
+     * @param list<PhotoLine> $photos
+     *
+     * @return array<string, list<PhotoLine>>
+     */
+    private static function byGate(array $photos): array
+    {
+        $byGate = [];
+        foreach ($photos as $photo) {
+            $byGate[$photo->gate ?? ''][] = $photo;
+        }
+
+        return $byGate;
     }
 }

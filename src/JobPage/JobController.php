@@ -34,7 +34,7 @@ final class JobController extends AbstractController
         return $this->render('job/job.html.twig', [
             'page' => $page,
             'left_behind' => LookBack::isTime($page->case) ? \count($lookBack()->left($page->case)) : 0,
-            'photos' => $photos->ofJob($job),
+            'photos' => $photos->linesOf($job),
             'waste' => $waste->ofJob($job),
             'wanted' => $wanted->waitedFor([$job->getId()])[$job->getId()] ?? 0,
         ]);

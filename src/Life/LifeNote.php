@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Life;
 
+use AwakeShed\App\Account\ByMember;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Belonging\BelongsToShop;
@@ -16,6 +17,7 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Entity, ORM\Table('life_note')]
 class LifeNote implements BelongsToShop, RecordedBy
 {
+    use ByMember;
     use OfShop;
 
     public const LONGEST = 200;
@@ -73,11 +75,6 @@ class LifeNote implements BelongsToShop, RecordedBy
     public function getText(): string
     {
         return $this->text;
-    }
-
-    public function getBy(): Member
-    {
-        return $this->by;
     }
 
     public function getAt(): \DateTimeImmutable

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Money;
 
+use AwakeShed\App\Account\ByMember;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Belonging\BelongsToShop;
@@ -19,6 +20,7 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Entity(repositoryClass: ChargeRepository::class)]
 class Charge implements BelongsToShop, RecordedBy
 {
+    use ByMember;
     use OfShop;
 
     public const LONGEST = 120;
@@ -80,11 +82,6 @@ class Charge implements BelongsToShop, RecordedBy
     public function getJob(): Job
     {
         return $this->job;
-    }
-
-    public function getBy(): Member
-    {
-        return $this->by;
     }
 
     public function getAt(): \DateTimeImmutable

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Photo;
 
+use AwakeShed\App\Account\ByMember;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Belonging\BelongsToShop;
@@ -16,6 +17,7 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Entity(repositoryClass: PhotoRepository::class)]
 class Photo implements BelongsToShop, RecordedBy
 {
+    use ByMember;
     use OfShop;
 
     /** Characters. */
@@ -116,11 +118,6 @@ class Photo implements BelongsToShop, RecordedBy
     public function getHeight(): int
     {
         return $this->height;
-    }
-
-    public function getBy(): Member
-    {
-        return $this->by;
     }
 
     public function getAt(): \DateTimeImmutable

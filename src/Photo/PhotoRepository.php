@@ -22,17 +22,16 @@ final class PhotoRepository extends ServiceEntityRepository
         return $this->findBy(['job' => $job, 'removedAt' => null], ['id' => 'ASC']);
     }
 
-    /** @return array<string, list<array{id: int}>> of a job, without the removed, oldest first, by the gate they were taken at; read off plain rows, of which a page wants no more than the number */
-    public function byGate(Job $job): array
+    /** @return list<PhotoLine> the same, as a page shows them */
+    public function linesOf(Job $job): array
     {
-        /** @var list<array{id: int, gate: string}> $rows */
-        $rows = $this->getEntityManager()->getConnection()->fetchAllAssociative('SELECT id, gate FROM photo WHERE job_id = ? AND shop_id = @shop AND removed_at IS NULL AND gate IS NOT NULL ORDER BY id', [$job->getId()]);
-        $byGate = [];
-        foreach ($rows as $row) {
-            $byGate[$row['gate']][] = ['id' => $row['id']];
-        }
+        /** @var list<array{id: int, gate: string|null, caption: string, sign_in_name: string}> $rows */
+        $rows = $this->getEntityManager()->getConnection()->fetchAllAssociative(
+            'SELECT photo.id, photo.gate, photo.caption, person.sign_in_name FROM photo JOIN member person ON person.id = photo.by_id WHERE photo.job_id = ? AND photo.shop_id = @shop AND photo.removed_at IS NULL ORDER BY photo.id',
+            [$job->getId()],
+        );
 
-        return $byGate;
+        return array_map(static fn (array $row): PhotoLine => new PhotoLine($row['id'], $row['gate'], $row['caption'], $row['sign_in_name']), $rows);
     }
 
     /** @return iterable<string, Photo> every photo there is, removed ones too, by the name of its file */

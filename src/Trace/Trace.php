@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Trace;
 
+use AwakeShed\App\Account\ByMember;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Belonging\BelongsToShop;
@@ -19,6 +20,7 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Index(columns: ['kind', 'at'])]
 class Trace implements BelongsToShop, RecordedBy
 {
+    use ByMember;
     use OfShop;
 
     public const BYTES = 16;
@@ -147,11 +149,6 @@ class Trace implements BelongsToShop, RecordedBy
     public function getName(): string
     {
         return $this->name;
-    }
-
-    public function getBy(): Member
-    {
-        return $this->by;
     }
 
     public function getAt(): \DateTimeImmutable

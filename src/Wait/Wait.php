@@ -111,8 +111,8 @@ class Wait implements BelongsToShop, RecordedBy
         return $this->endedAt;
     }
 
-    public function getBy(): Member
+    public function madeBy(): string
     {
-        return $this->startedBy;
+        return $this->startedBy->getUserIdentifier();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Waste;
 
+use AwakeShed\App\Account\ByMember;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\RecordedBy;
 use AwakeShed\App\Belonging\BelongsToShop;
@@ -22,6 +23,7 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Index(name: 'portion_in_can', columns: ['can_id', 'at'])]
 class WastePortion implements BelongsToShop, RecordedBy
 {
+    use ByMember;
     use OfShop;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -98,11 +100,6 @@ class WastePortion implements BelongsToShop, RecordedBy
     public function getCan(): ?WasteCan
     {
         return $this->can;
-    }
-
-    public function getBy(): Member
-    {
-        return $this->by;
     }
 
     public function getAt(): \DateTimeImmutable

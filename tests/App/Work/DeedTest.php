@@ -57,7 +57,7 @@ final class DeedTest extends ShedTestCase
         $this->found($job, ...$seen);
         $this->did($job, $act, ['ml' => '700']);
         $portions = self::service(WasteRepository::class)->ofJob($this->again($job));
-        self::assertSame(null === $stream ? [] : [$stream], array_map(static fn ($portion): WasteStream => $portion->getStream(), $portions));
+        self::assertSame(null === $stream ? [] : [$stream], array_map(static fn ($portion): WasteStream => $portion->stream, $portions));
     }
 
     public function testTheGatesAreShownAfterAnActHasSilencedTheirLooks(): void
