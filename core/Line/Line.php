@@ -36,8 +36,9 @@ final readonly class Line
      * @param array<string, array<string, array<string, string>>> $outcomes test => outcome => element => good or bad
      * @param array<string, list<string>>                         $faults   fault => elements
      * @param array<string, list<string>>                         $rooms    element, "machine" or "story" => the tests made there
+     * @param \Closure(): FaultModel                              $model    asked only where a cure silences what was found
      */
-    private function __construct(private array $outcomes, private array $faults, public array $rooms, private FaultModel $model)
+    private function __construct(private array $outcomes, private array $faults, public array $rooms, private \Closure $model)
     {
     }
 
@@ -47,7 +48,8 @@ final readonly class Line
         return array_keys(self::bearings()['rooms']);
     }
 
-    public static function shipped(FaultModel $model): self
+    /** @param \Closure(): FaultModel $model */
+    public static function shipped(\Closure $model): self
     {
         $bearings = self::bearings();
 
@@ -96,7 +98,7 @@ final readonly class Line
             foreach ($faults as $fault) {
                 foreach ($this->faults[$fault] ?? [] as $element) {
                     // What speaks of the fault speaks no longer; another fault of the same element goes on speaking.
-                    $spoken[$element] = array_diff_key($spoken[$element] ?? [], $this->model->shownBy($fault));
+                    $spoken[$element] = array_diff_key($spoken[$element] ?? [], ($this->model)()->shownBy($fault));
                     $cured[$element] = true;
                 }
             }

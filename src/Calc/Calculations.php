@@ -10,11 +10,11 @@ use Symfony\Component\DependencyInjection\ServiceLocator;
 /** All calculations there are. What they are called and of is read off their classes, so that none is made but those asked for. */
 final class Calculations
 {
-    /** @var array<string, AsCalculation>|null what each says of itself, by service, by topic and then by name */
+    /** @var array<string, AsCalculation>|null what each says of itself, by name, in the order of topics and then of names */
     private ?array $said = null;
 
-    /** @param ServiceLocator<Calculation> $calculations */
-    public function __construct(#[AutowireLocator(Calculation::class)] private readonly ServiceLocator $calculations)
+    /** @param ServiceLocator<Calculation> $calculations by name */
+    public function __construct(#[AutowireLocator(Calculation::class, defaultIndexMethod: 'called')] private readonly ServiceLocator $calculations)
     {
     }
 
@@ -26,7 +26,7 @@ final class Calculations
 
     public function named(string $name): ?Calculation
     {
-        return $this->those(static fn (AsCalculation $one): bool => $one->name === $name)[0] ?? null;
+        return $this->calculations->has($name) ? $this->calculations->get($name) : null;
     }
 
     /** @return list<Calculation> those that say what a test showed, by topic, then by name */

@@ -9,6 +9,12 @@ trait Described
 {
     private ?AsCalculation $said = null;
 
+    /** By which the container finds it. */
+    public static function called(): string
+    {
+        return AsCalculation::of(static::class)->name;
+    }
+
     public function name(): string
     {
         return $this->said()->name;

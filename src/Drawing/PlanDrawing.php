@@ -42,11 +42,6 @@ final readonly class PlanDrawing implements Drawing
         return self::HEAD + self::LANE * $lane;
     }
 
-    public function barHeight(): float
-    {
-        return self::BAR;
-    }
-
     public function x(int $minute): float
     {
         $share = ($minute - $this->first) / max(1, $this->last - $this->first);
@@ -54,20 +49,37 @@ final readonly class PlanDrawing implements Drawing
         return round(self::NAMES + (self::WIDTH - self::NAMES) * min(1.0, max(0.0, $share)), 1);
     }
 
-    /** @param array{from: int, to: int} $bar */
-    public function width(array $bar): float
+    /**
+     * @param list<array{id: string, words: string, more: string, machine: string, from: int, to: int, tone: string}> $bars of a lane
+     *
+     * @return list<array{id: string, title: string, from: int, tone: string, x: float, top: float, width: float, height: float, lines: list<array{float, string}>}> where each lies, from the top of its lane, and what it bears
+     */
+    public function placed(array $bars): array
     {
-        return max(4.0, round($this->x($bar['to']) - $this->x($bar['from']), 1));
+        return array_map(function (array $bar): array {
+            $x = $this->x($bar['from']);
+            $width = max(4.0, round($this->x($bar['to']) - $x, 1));
+            $isThin = 'wait' === $bar['tone'];
+
+            return [
+                'id' => $bar['id'],
+                'title' => $bar['words'].' '.$bar['machine'].': '.$bar['more'],
+                'from' => $bar['from'],
+                'tone' => $bar['tone'],
+                'x' => $x,
+                'top' => $isThin ? 12.0 : 4.0,
+                'width' => $width,
+                'height' => $isThin ? 22.0 : self::BAR,
+                'lines' => $isThin
+                    ? [[28.0, self::fitted($width, $bar['words'].' '.$bar['more'])]]
+                    : [[20.0, self::fitted($width, $bar['words'])], [36.0, self::fitted($width, $bar['more'])]],
+            ];
+        }, $bars);
     }
 
-    /**
-     * As much of a bar's words as there is room for.
-     *
-     * @param array{from: int, to: int, words: string} $bar
-     */
-    public function fitted(array $bar, string $words): string
+    /** As much of a bar's words as there is room for. */
+    private static function fitted(float $width, string $words): string
     {
-        $width = $this->width($bar);
         $room = (int) floor(($width - 5) / self::UNITS_A_LETTER);
 
         return $width < self::WORDS_FROM ? '' : (mb_strlen($words) <= $room ? $words : mb_substr($words, 0, max(1, $room - 1)).'…');

@@ -43,8 +43,11 @@ final class Record
     /** @var array<string, PartsLedger> by bench */
     private array $ledgers = [];
 
-    /** @param list<Entry> $entries oldest first */
-    public function __construct(public readonly Job $job, public readonly array $entries, private readonly Benches $benches, private readonly StagePlan $plan)
+    /**
+     * @param list<Entry>         $entries oldest first
+     * @param \Closure(): Benches $benches asked only where something was moved on one
+     */
+    public function __construct(public readonly Job $job, public readonly array $entries, private readonly \Closure $benches, private readonly StagePlan $plan)
     {
     }
 
@@ -116,7 +119,8 @@ final class Record
         }
         $told = $bench = [];
         foreach (Bench::cases() as $each) {
-            $bench += $this->benches->actsAt($each)->told($this->moves($each));
+            $moves = $this->moves($each);
+            $bench += [] === $moves ? [] : ($this->benches)()->actsAt($each)->told($moves);
         }
         foreach ($this->counting() as $entry) {
             $content = $entry->content();
@@ -129,7 +133,7 @@ final class Record
     /** A bench of this job as it stands. */
     public function ledger(Bench $bench = Bench::Carburetor): PartsLedger
     {
-        return $this->ledgers[$bench->value] ??= $this->benches->at($bench)->ledger(array_values($this->moves($bench)));
+        return $this->ledgers[$bench->value] ??= ($this->benches)()->at($bench)->ledger(array_values($this->moves($bench)));
     }
 
     /** @return array<int, Move> by entry */

@@ -14,6 +14,7 @@ use AwakeShed\Core\Evidence\EventFormat;
 use AwakeShed\Core\Stage\StagePlan;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Types\Types;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 
 /**
  * Reads what was recorded, off plain rows: as objects of the ORM, a job of four hundred findings took most of a page's
@@ -37,8 +38,15 @@ final readonly class RecordReader
     private const PAST_JOBS = 400;
     private const PAST_ENTRIES = 20_000;
 
-    public function __construct(private Connection $connection, private JobRepository $jobs, private Benches $benches, private EventFormat $format, private StagePlan $plan)
-    {
+    /** @param \Closure(): Benches $benches */
+    public function __construct(
+        private Connection $connection,
+        private JobRepository $jobs,
+        #[AutowireServiceClosure(Benches::class)]
+        private \Closure $benches,
+        private EventFormat $format,
+        private StagePlan $plan,
+    ) {
     }
 
     /** All entries of a job as the database has them now, oldest first. */

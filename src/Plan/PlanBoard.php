@@ -39,9 +39,9 @@ final readonly class PlanBoard
     }
 
     /** @return list<PlanItem> what a person is to do, in order, what is under way first */
-    public function of(Member $member): array
+    public function of(int $member): array
     {
-        $own = array_values(array_filter($this->items, static fn (PlanItem $item): bool => $item->hands?->getId() === $member->getId()));
+        $own = array_values(array_filter($this->items, static fn (PlanItem $item): bool => $item->hands?->getId() === $member));
         usort($own, static fn (PlanItem $one, PlanItem $other): int => [!$one->isUnderWay(), $one->from] <=> [!$other->isUnderWay(), $other->from]);
 
         return $own;

@@ -47,19 +47,20 @@ final readonly class PlanBoards
         foreach ($this->marks->open() as $mark) {
             $marks['j'.$mark->getJob()->getId().'.'.$mark->getKind()] = $mark;
         }
+        $begins = $this->plans->moment($version, 0);
         $items = [];
         foreach ($plan['operations'] as ['id' => $id, 'start' => $start, 'end' => $end, 'uses' => $uses]) {
             [$number, $kind] = explode('.', $id, 2);
             // What was recorded since is done.
             if (isset($jobs[$number]) && (!isset($this->kinds->kinds[$kind]) || isset($jobs[$number]->left[$kind]))) {
-                $items[$id] = $this->item($id, $kind, $start, $end, $uses, $jobs[$number], $marks[$id] ?? null, $people, $version);
+                $items[$id] = $this->item($id, $kind, $start, $end, $uses, $jobs[$number], $marks[$id] ?? null, $people, $begins);
             }
         }
         $promises = [];
         foreach ($plan['jobs'] as ['id' => $id, 'ends' => $ends, 'late' => $late]) {
             $odds = $version->getOdds()[$id] ?? null;
             if (null !== $ends && null !== $odds && null !== ($jobs[$id] ?? null)?->wantedBy) {
-                $promises[] = ['job' => $jobs[$id], 'ready' => $this->plans->moment($version, $ends), 'late' => $late ?? 0, 'odds' => $odds, 'likely' => $this->plans->moment($version, $odds['most']), 'hangsOn' => array_values(array_filter(array_map(static fn (string $one): ?PlanItem => $items[$one] ?? null, $odds['hangs_on'])))];
+                $promises[] = ['job' => $jobs[$id], 'ready' => self::after($begins, $ends), 'late' => $late ?? 0, 'odds' => $odds, 'likely' => self::after($begins, $odds['most']), 'hangsOn' => array_values(array_filter(array_map(static fn (string $one): ?PlanItem => $items[$one] ?? null, $odds['hangs_on'])))];
             }
         }
         usort($promises, static fn (array $one, array $other): int => [$one['odds']['kept'], $one['job']->wantedBy] <=> [$other['odds']['kept'], $other['job']->wantedBy]);
@@ -67,7 +68,7 @@ final readonly class PlanBoards
         foreach ($version->getChanges() as $change) {
             $item = $items[$change['operation']] ?? null;
             if (null !== $item) {
-                $changes[] = [$item, $this->plans->moment($version, $change['from'] ?? 0), self::names($change['hands_from'], $people), self::names($change['hands_to'], $people)];
+                $changes[] = [$item, self::after($begins, $change['from'] ?? 0), self::names($change['hands_from'], $people), self::names($change['hands_to'], $people)];
             }
         }
 
@@ -128,11 +129,17 @@ final readonly class PlanBoards
         return implode(', ', array_map(static fn (string $one): string => ($people[Workplace::memberOf($one) ?? 0] ?? null)?->getName() ?? '', $hands));
     }
 
+    /** As `modify` would say, for a fifth of its price: a plan has hundreds of moments. */
+    private static function after(\DateTimeImmutable $begins, int $minutes): \DateTimeImmutable
+    {
+        return $begins->setTimestamp($begins->getTimestamp() + 60 * $minutes);
+    }
+
     /**
      * @param list<string>       $uses
      * @param array<int, Member> $people
      */
-    private function item(string $id, string $kind, int $start, int $end, array $uses, PlannedJob $job, ?Mark $mark, array $people, PlanVersion $version): PlanItem
+    private function item(string $id, string $kind, int $start, int $end, array $uses, PlannedJob $job, ?Mark $mark, array $people, \DateTimeImmutable $begins): PlanItem
     {
         $hands = null;
         $places = [];
@@ -150,8 +157,8 @@ final readonly class PlanBoards
             $id,
             $job,
             1 === preg_match('/^wait\d+$/', $kind) ? 'wait' : $kind,
-            $this->plans->moment($version, $start),
-            $this->plans->moment($version, $end),
+            self::after($begins, $start),
+            self::after($begins, $end),
             $start,
             $end,
             $isUnderWay ? $mark->getHands() : $hands,

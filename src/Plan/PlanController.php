@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Plan;
 
 use AwakeShed\App\Account\Member;
+use AwakeShed\App\Account\SessionMember;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Presentation\CsvText;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -24,7 +25,7 @@ final class PlanController extends AbstractController
     }
 
     #[Route('/plan', name: 'plan', methods: ['GET'])]
-    public function look(Request $request, #[CurrentUser] Member $member): Response
+    public function look(Request $request, #[CurrentUser] SessionMember $member): Response
     {
         $board = $this->boards->last();
         if (null === $board) {
@@ -44,7 +45,7 @@ final class PlanController extends AbstractController
             'now' => $now,
             'chart' => $this->charts->draw($board, $day, $now),
             'items' => $board->byHandsOn($day),
-            'own' => $board->of($member),
+            'own' => $board->of($member->getId()),
             'people' => $board->atWork(),
             'made_at' => $board->version->getMadeAt(),
         ]);

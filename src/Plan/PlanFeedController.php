@@ -36,7 +36,7 @@ final class PlanFeedController extends AbstractController
             throw $this->createNotFoundException('No such calendar.');
         }
         $calendar = new VCalendar(['PRODID' => '-//Awake Shed//Plan//EN', 'X-WR-CALNAME' => $feed->getMember()->getName(), 'METHOD' => 'PUBLISH']);
-        foreach ($this->boards->last()?->of($feed->getMember()) ?? [] as $item) {
+        foreach ($this->boards->last()?->of($feed->getMember()->getId()) ?? [] as $item) {
             $utc = new \DateTimeZone('UTC');
             $calendar->add(new VEvent($calendar, 'VEVENT', [
                 // The same piece of work is the same event wherever it is moved.

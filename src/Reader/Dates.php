@@ -6,9 +6,10 @@ namespace AwakeShed\App\Reader;
 
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** Writes dates as the reader does. Formatters are slow to make, so each is made once a request. */
-final class Dates
+final class Dates implements ResetInterface
 {
     /** In the shop's time zone; it takes on one pattern after another, a thousandth of what another formatter costs. */
     private ?\IntlDateFormatter $formatter = null;
@@ -19,12 +20,23 @@ final class Dates
     /** @var array<string, string> by skeleton */
     private array $near = [];
 
+    /** @var array<string, array<int, string>> what was written, by skeleton and moment */
+    private array $said = [];
+
     /** @var array<string, \IntlDateFormatter> by time zone */
     private array $days = [];
 
     /** @param CacheInterface $patterns how a language writes what is asked for: slow to find out, and the same for good */
     public function __construct(private readonly Reader $reader, #[Autowire(service: 'cache.system')] private readonly CacheInterface $patterns)
     {
+    }
+
+    /** Another request, another reader. */
+    public function reset(): void
+    {
+        $this->formatter = null;
+        $this->moments = '';
+        $this->near = $this->said = $this->days = [];
     }
 
     /** A bare date has no hour to move: shown in the zone it was written in. */
@@ -65,6 +77,12 @@ final class Dates
     }
 
     private function near(\DateTimeInterface $date, string $skeleton): string
+    {
+        // A plan says the same moment many times over.
+        return $this->said[$skeleton][$date->getTimestamp()] ??= $this->written($date, $skeleton);
+    }
+
+    private function written(\DateTimeInterface $date, string $skeleton): string
     {
         $locale = $this->reader->locale();
         $formatter = $this->formatter();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Unit;
 
 use AwakeShed\App\Reader\Reader;
+use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\AmbiguousAmount;
 use AwakeShed\Core\Units\DecimalText;
@@ -16,21 +17,30 @@ use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\TypedAmount;
 use AwakeShed\Core\Units\Unit;
 use AwakeShed\Core\Units\UnreadableAmount;
+use Symfony\Contracts\Service\ResetInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** Writes quantities in the reader's units, and reads what they type. */
-final class Quantities
+final class Quantities implements ResetInterface
 {
     /** @var array<int, \NumberFormatter> by digits after the sign: slow to make, so each is made once a request */
     private array $formatters = [];
+
+    /** The reader's: a page asks a hundred times. */
+    private ?UnitSystem $units = null;
 
     public function __construct(private readonly Reader $reader, private readonly TranslatorInterface $translator)
     {
     }
 
+    public function reset(): void
+    {
+        $this->units = null;
+    }
+
     public function unit(Measure $measure): Unit
     {
-        return $measure->unit($this->reader->units());
+        return $measure->unit($this->units());
     }
 
     /**
@@ -84,7 +94,7 @@ final class Quantities
      */
     public function show(Quantity $quantity, Measure $measure, Rounding $rounding = Rounding::Nearest, ?Quantity $halfWidth = null): string
     {
-        [$unit, $decimals] = $measure->shownIn($this->reader->units(), $quantity);
+        [$unit, $decimals] = $measure->shownIn($this->units(), $quantity);
         if (null !== $halfWidth) {
             $decimals = min($decimals, self::usefulDecimals($halfWidth->per($unit)));
         }
@@ -166,5 +176,10 @@ final class Quantities
         $formatter->setAttribute(\NumberFormatter::MAX_FRACTION_DIGITS, $decimals);
 
         return $formatter;
+    }
+
+    private function units(): UnitSystem
+    {
+        return $this->units ??= $this->reader->units();
     }
 }

@@ -14,12 +14,18 @@ use AwakeShed\Core\Gate\BlockerKind;
 use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Proving\Attempt;
 use AwakeShed\Core\Refusal;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 
 /** Puts the core's ids and refusals into the reader's words (translations/trade.*, translations/refusals.*). */
 final readonly class Words
 {
-    public function __construct(private Catalogue $catalogue, private Vocabulary $vocabulary, private ActFigures $figures)
-    {
+    /** @param \Closure(): Vocabulary $vocabulary asked for by some words only */
+    public function __construct(
+        private Catalogue $catalogue,
+        #[AutowireServiceClosure(Vocabulary::class)]
+        private \Closure $vocabulary,
+        private ActFigures $figures,
+    ) {
     }
 
     /** @param list<\BackedEnum> $known */
@@ -65,13 +71,13 @@ final readonly class Words
     /** @return list<string> outcome ids of a test, in the vocabulary's order; none when its outcome is a number */
     public function outcomesOf(string $test): array
     {
-        return $this->vocabulary->test($test)->outcomes ?? [];
+        return ($this->vocabulary)()->test($test)->outcomes ?? [];
     }
 
     /** Whether more than one answer of a test may hold at once. */
     public function takesSeveral(string $test): bool
     {
-        return $this->vocabulary->test($test)->takesSeveral();
+        return ($this->vocabulary)()->test($test)->takesSeveral();
     }
 
     public function fault(string $id): string
@@ -202,12 +208,7 @@ final readonly class Words
     /** What moves a job on: a test, an act, or a fault to be put right. */
     public function next(string $id): string
     {
-        return match (true) {
-            isset($this->vocabulary->tests[$id]) => $this->test($id),
-            isset($this->vocabulary->acts[$id]) => $this->trade('do.'.$id) ?? $this->deed($id),
-            isset($this->vocabulary->faults[$id]) => $this->catalogue->say('Put right: %fault%', ['%fault%' => $this->fault($id)]),
-            default => Catalogue::spelledOut($id),
-        };
+        return $this->moves($id) ?? Catalogue::spelledOut($id);
     }
 
     /** What a finding says, without naming its test. */
@@ -241,16 +242,25 @@ final readonly class Words
     /** What a job waits for: the id of a hold, of a look, or of a step of ours. */
     public function waitsFor(string $id): string
     {
-        return $this->trade('waits.'.$id) ?? match (true) {
-            '' === $id => '',
-            isset($this->vocabulary->tests[$id]), isset($this->vocabulary->acts[$id]), isset($this->vocabulary->faults[$id]) => $this->next($id),
-            default => $this->hold($id),
-        };
+        return $this->trade('waits.'.$id) ?? ('' === $id ? '' : $this->moves($id) ?? $this->hold($id));
     }
 
     public function refusal(Refusal $refusal): string
     {
         return $this->catalogue->say($refusal->reason(), $refusal->figures(), 'refusals');
+    }
+
+    /** @return string|null null where the vocabulary knows nothing by that name */
+    private function moves(string $id): ?string
+    {
+        $vocabulary = ($this->vocabulary)();
+
+        return match (true) {
+            isset($vocabulary->tests[$id]) => $this->test($id),
+            isset($vocabulary->acts[$id]) => $this->trade('do.'.$id) ?? $this->deed($id),
+            isset($vocabulary->faults[$id]) => $this->catalogue->say('Put right: %fault%', ['%fault%' => $this->fault($id)]),
+            default => null,
+        };
     }
 
     private function trade(string $key): ?string

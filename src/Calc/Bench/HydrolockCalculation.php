@@ -27,6 +27,7 @@ use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeUnit;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 
 #[AsCalculation('hydrolock', Topic::Cylinder)]
 final class HydrolockCalculation implements Calculation
@@ -36,7 +37,8 @@ final class HydrolockCalculation implements Calculation
     /** Of a small four-stroke of any size (common practice). */
     private const USUAL_RATIO = 8.5;
 
-    public function __construct(private readonly EngineClasses $classes)
+    /** @param \Closure(): EngineClasses $classes asked only where nobody says the ratio */
+    public function __construct(#[AutowireServiceClosure(EngineClasses::class)] private readonly \Closure $classes)
     {
     }
 
@@ -57,8 +59,7 @@ final class HydrolockCalculation implements Calculation
     {
         $displacement = $in->get('displacement_cc', Volume::class);
         $known = $in->find('compression_ratio', Ratio::class);
-        $typical = $this->classes->forEngine(null, $displacement->in(VolumeUnit::CubicCentimetre))?->values[SpecFigure::CompressionRatio->value] ?? null;
-        $ratio = $known ?? Ratio::of($typical->amount ?? self::USUAL_RATIO, RatioUnit::ToOne);
+        $ratio = $known ?? $this->usual($displacement);
         $counted = $in->find('cylinders', Count::class);
         $cylinders = null === $counted ? Hydrolock::usualCylinders($displacement) : (int) round($counted->inEach());
         $cylinder = Hydrolock::in($displacement->times(1 / $cylinders), $ratio, $in->get('liquid_ml', Volume::class), $in->get('error_ml', Volume::class), null === $known ? Hydrolock::ASSUMED_RATIO_ERROR : 0.0);
@@ -90,5 +91,12 @@ final class HydrolockCalculation implements Calculation
             ],
             drawing: CylinderDrawing::ofHydrolock($cylinder),
         );
+    }
+
+    private function usual(Volume $displacement): Ratio
+    {
+        $typical = ($this->classes)()->forEngine(null, $displacement->in(VolumeUnit::CubicCentimetre))?->values[SpecFigure::CompressionRatio->value] ?? null;
+
+        return Ratio::of($typical->amount ?? self::USUAL_RATIO, RatioUnit::ToOne);
     }
 }

@@ -27,7 +27,7 @@ final class DiagnosisPagesTest extends ShedTestCase
         $this->signIn();
         $job = $this->job(MachineKind::PressureWasher);
         $offered = [];
-        foreach (array_keys(Line::shipped(FaultModel::shipped())->rooms) as $room) {
+        foreach (array_keys(Line::shipped(FaultModel::shipped(...))->rooms) as $room) {
             $page = $this->browser->request('GET', \sprintf('/jobs/%d/line/%s', $job->getId(), $room));
             self::assertResponseIsSuccessful($room);
             $offered = [...$offered, ...$page->filter('.look')->each(static fn ($look): string => substr((string) $look->attr('id'), 5))];

@@ -57,7 +57,7 @@ final class WordsTest extends KernelTestCase
         foreach (array_keys($vocabulary->tests) as $test) {
             array_push($keys, 'test.'.$test, ...(str_starts_with($test, 'claim.') ? [] : ['how.'.$test, 'tool.'.$test]));
         }
-        foreach (array_keys(Line::shipped(FaultModel::shipped())->rooms) as $room) {
+        foreach (array_keys(Line::shipped(FaultModel::shipped(...))->rooms) as $room) {
             $keys[] = 'outcome.element.'.$room;
         }
         foreach (array_keys($vocabulary->faults) as $fault) {

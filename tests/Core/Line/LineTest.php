@@ -94,8 +94,8 @@ final class LineTest extends TestCase
 
     public function testEveryTestHasOneRoom(): void
     {
-        self::assertEqualsCanonicalizing(array_keys(Vocabulary::shipped()->tests), array_merge(...array_values(Line::shipped(FaultModel::shipped())->rooms)));
-        self::assertSame([...array_column(Element::cases(), 'value'), 'machine', 'story'], array_keys(Line::shipped(FaultModel::shipped())->rooms));
+        self::assertEqualsCanonicalizing(array_keys(Vocabulary::shipped()->tests), array_merge(...array_values(Line::shipped(FaultModel::shipped(...))->rooms)));
+        self::assertSame([...array_column(Element::cases(), 'value'), 'machine', 'story'], array_keys(Line::shipped(FaultModel::shipped(...))->rooms));
     }
 
     public function testGivesTheFindingsThatMakeItSuspect(): void
@@ -112,7 +112,7 @@ final class LineTest extends TestCase
     {
         $vocabulary = Vocabulary::shipped();
         $case = new CaseFile(new MachineFacts(MachineKind::Mower), $events);
-        foreach (Line::shipped(FaultModel::shipped())->states($case, (new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->assess($case)->faults) as $state) {
+        foreach (Line::shipped(FaultModel::shipped(...))->states($case, (new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->assess($case)->faults) as $state) {
             if ($state->element === $element) {
                 return $state;
             }
@@ -122,7 +122,7 @@ final class LineTest extends TestCase
 
     public function testEveryFaultHasAPlaceOnTheLine(): void
     {
-        $line = Line::shipped(FaultModel::shipped());
+        $line = Line::shipped(FaultModel::shipped(...));
         $placed = array_merge(...array_map($line->faultsOf(...), Element::cases()));
         // What once happened to a machine is nowhere on it.
         self::assertEqualsCanonicalizing(array_filter(FaultModel::shipped()->faults(), static fn (string $fault): bool => !str_starts_with($fault, 'history.')), array_unique($placed));
