@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\App\Drawing;
 
 use AwakeShed\Core\Line\Element;
-use AwakeShed\Core\Line\ElementState;
+use AwakeShed\Core\Line\ElementTone;
 
 /** Lays the line out for drawing: fuel runs from left to right, air and spark come from above; oil lies below, and beside it what the engine works with. */
 final readonly class LineDrawing
@@ -44,16 +44,16 @@ final readonly class LineDrawing
     }
 
     /**
-     * @param non-empty-list<ElementState>             $states  in the order of the line
-     * @param \Closure(Element): string                $address where touching an element leads
-     * @param \Closure(Element): array<string, string> $things  of an element, with what was made of them, the last touched last
+     * @param array<string, ElementTone>               $tones     what is known of each element
+     * @param array<string, string>                    $addresses where touching an element leads
+     * @param \Closure(Element): array<string, string> $things    of an element, with what was made of them, the last touched last
      */
-    public static function laidOut(array $states, \Closure $address, \Closure $things): self
+    public static function laidOut(array $tones, array $addresses, \Closure $things): self
     {
-        return new self(array_map(static function (ElementState $state, int $index) use ($address, $things): LineNode {
-            [$left, $top, $width, $height] = self::PLACES[$state->element->value];
+        return new self(array_map(static function (Element $element, int $index) use ($tones, $addresses, $things): LineNode {
+            [$left, $top, $width, $height] = self::PLACES[$element->value];
 
-            return new LineNode($state, $index + 1, $left, $top, $width, $height, $address($state->element), $things($state->element), self::BESIDE[$state->element->value] ?? [0, intdiv($height, 2) + 15, 'middle']);
-        }, $states, array_keys($states)));
+            return new LineNode($element, $tones[$element->value], $index + 1, $left, $top, $width, $height, $addresses[$element->value], $things($element), self::BESIDE[$element->value] ?? [0, intdiv($height, 2) + 15, 'middle']);
+        }, Element::cases(), array_keys(Element::cases())));
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Drawing;
 
-use AwakeShed\Core\Line\ElementState;
+use AwakeShed\Core\Line\Element;
+use AwakeShed\Core\Line\ElementTone;
 
 /** One element of the line as drawn; lengths in the drawing's own units. */
 final readonly class LineNode
@@ -14,7 +15,8 @@ final readonly class LineNode
      * @param array{int, int, string} $beside where that is written, from the middle of the box: right, down, and which end of the words stands there
      */
     public function __construct(
-        public ElementState $state,
+        public Element $element,
+        public ElementTone $tone,
         public int $number,
         public int $left,
         public int $top,

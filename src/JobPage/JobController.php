@@ -10,7 +10,6 @@ use AwakeShed\App\Http\Address;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Waste\WasteRepository;
-use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Progress\LookBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
@@ -41,11 +40,10 @@ final class JobController extends AbstractController
     }
 
     #[Route('/line.svg', name: 'job_line', methods: ['GET'])]
-    public function line(Job $job, LineDrawer $lines, Assessing $assessor): Response
+    public function line(Job $job, LineDrawer $lines): Response
     {
-        $case = $this->recorder->open($job)->case();
         $response = $this->render('drawing/line.svg.twig', [
-            'drawing' => $lines->draw($job, $case, $assessor->assess($case)->faults),
+            'drawing' => $lines->draw($job, $this->recorder->open($job)->case()),
             'standalone' => true,
         ]);
         $response->headers->set('Content-Type', 'image/svg+xml');

@@ -6,27 +6,27 @@ namespace AwakeShed\App\JobPage;
 
 use AwakeShed\App\Drawing\LineDrawing;
 use AwakeShed\App\Job\Job;
-use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Line\ActRooms;
 use AwakeShed\Core\Line\Element;
-use AwakeShed\Core\Line\Line;
-use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
-/** Draws the line of a job, each element leading to its room. */
+/** Draws the line of a job, each element leading to its room; what is known of each is what the rail says. */
 final readonly class LineDrawer
 {
-    public function __construct(private Line $line, private ActRooms $rooms, private UrlGeneratorInterface $addresses)
+    public function __construct(private Rail $rail, private ActRooms $rooms)
     {
     }
 
-    /** @param list<Suspect> $suspects most likely first */
-    public function draw(Job $job, CaseFile $case, array $suspects): LineDrawing
+    public function draw(Job $job, CaseFile $case): LineDrawing
     {
-        return LineDrawing::laidOut(
-            $this->line->states($case, $suspects),
-            fn (Element $element): string => $this->addresses->generate('room', ['job' => $job->getId(), 'room' => $element->value]),
-            fn (Element $element): array => $this->rooms->things($element->value, $case),
-        );
+        $tones = $addresses = [];
+        foreach ($this->rail->of($job) as $station) {
+            if (null !== $station->tone) {
+                $tones[$station->room] = $station->tone;
+                $addresses[$station->room] = $station->address;
+            }
+        }
+
+        return LineDrawing::laidOut($tones, $addresses, fn (Element $element): array => $this->rooms->things($element->value, $case));
     }
 }

@@ -88,7 +88,7 @@ final readonly class OwnersSheets
             $job,
             $this->say('title', ['%machine%' => $job->getMachine()->getLabel()]),
             $this->facts($record),
-            $this->lines->draw($job, $case, $assessment->faults),
+            $this->lines->draw($job, $case),
             array_values(array_filter(array_map(fn (string $id, array $lines): ?SheetSection => [] === $lines ? null : new SheetSection($id, $this->say($id), array_values(array_unique($lines))), array_keys($sections), $sections))),
             $this->numbers($case),
             self::chosen($this->photos->ofJob($job)),

@@ -143,7 +143,7 @@ final readonly class SheetPdf
 
     private function node(SheetPaper $pdf, LineNode $node, float $scale, float $top): void
     {
-        $tone = $node->state->tone->value;
+        $tone = $node->tone->value;
         $isBad = 'bad' === $tone;
         [$x, $y, $width, $height] = [self::MARGIN + $scale * $node->left, $top + $scale * $node->top, $scale * $node->width, $scale * $node->height];
         $pdf->setFillColor($isBad ? 225 : 255);
@@ -154,7 +154,7 @@ final readonly class SheetPdf
         }
         $pdf->setFont(self::FONT, 'B', 7);
         $pdf->setXY($x, $y + $height / 2 - 3.4);
-        $pdf->Cell($width, 3.2, $this->words->outcome('element', $node->state->element->value), 0, 0, 'C', false, '', 1);
+        $pdf->Cell($width, 3.2, $this->words->outcome('element', $node->element->value), 0, 0, 'C', false, '', 1);
         $pdf->setFont(self::FONT, '', 6);
         $pdf->setXY($x, $y + $height / 2);
         $pdf->Cell($width, 3, $this->words->outcome('tone', $tone), 0, 0, 'C', false, '', 1);

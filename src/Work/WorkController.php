@@ -13,7 +13,6 @@ use AwakeShed\App\Job\JobVoter;
 use AwakeShed\App\JobPage\LineDrawer;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Unit\ActFigures;
-use AwakeShed\Core\Diagnosis\Assessing;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -42,15 +41,14 @@ final class WorkController extends AbstractController
     }
 
     #[Route('/stages/{stage}', name: 'stage', requirements: ['stage' => self::STAGE], methods: ['GET'])]
-    public function stage(Job $job, string $stage, LineDrawer $lines, Assessing $assessor): Response
+    public function stage(Job $job, string $stage, LineDrawer $lines): Response
     {
         $page = $this->pages->forStage($job, $stage);
-        $case = $page->record->case();
 
         return $this->render('work/stage.html.twig', [
             'page' => $page,
             // Tank to cylinder: the stage that walks down it shows it.
-            'line' => 'path' === $stage ? $lines->draw($job, $case, $assessor->assess($case)->faults) : null,
+            'line' => 'path' === $stage ? $lines->draw($job, $page->record->case()) : null,
         ]);
     }
 
