@@ -20,6 +20,7 @@ final readonly class PlanBoard
     private const DAY = 1440;
 
     /**
+     * @param int                                                                                                                                 $version   its number
      * @param list<PlanItem>                                                                                                                      $items     in order of their start
      * @param list<array{job: PlannedJob, ready: \DateTimeImmutable, late: int, odds: Odds, likely: \DateTimeImmutable, hangsOn: list<PlanItem>}> $promises  the shakiest first
      * @param list<array{Save, string}>                                                                                                           $savings   with whose it is
@@ -28,7 +29,7 @@ final readonly class PlanBoard
      * @param array<int, Member>                                                                                                                  $people    by number
      * @param array<int, Openings>                                                                                                                $open      when each of them is there, in minutes of the plan
      */
-    public function __construct(public PlanVersion $version, public array $items, public array $promises, public array $savings, public array $changes, public array $unplanned, public array $people, private array $open)
+    public function __construct(public int $version, public \DateTimeImmutable $madeAt, public array $items, public array $promises, public array $savings, public array $changes, public array $unplanned, public array $people, private array $open)
     {
     }
 

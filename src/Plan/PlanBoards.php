@@ -20,9 +20,9 @@ final readonly class PlanBoards
     /** @return PlanBoard|null null where nobody has made a plan yet */
     public function last(): ?PlanBoard
     {
-        $version = $this->plans->last();
+        $shown = $this->plans->shown();
 
-        return null === $version ? null : $this->of($version);
+        return null === $shown ? null : $this->of($shown);
     }
 
     /** @return array<int, Member> by number */
@@ -36,10 +36,9 @@ final readonly class PlanBoards
         return $people;
     }
 
-    private function of(PlanVersion $version): PlanBoard
+    private function of(ShownPlan $shown): PlanBoard
     {
-        /** @var array{operations: list<array{id: string, start: int, end: int, uses: list<string>}>, jobs: list<array{id: string, ends: int|null, late: int|null}>, unplanned: list<array{id: string, reason: string}>} $plan */
-        $plan = $version->getPlan();
+        $plan = $shown->plan;
         // Machines that went home since are in nobody's way.
         $jobs = $this->jobs->numbered(array_map(static fn (array $job): int => (int) substr($job['id'], 1), $plan['jobs']));
         $people = $this->people();
@@ -47,7 +46,7 @@ final readonly class PlanBoards
         foreach ($this->marks->open() as $mark) {
             $marks['j'.$mark->getJob()->getId().'.'.$mark->getKind()] = $mark;
         }
-        $begins = $this->plans->moment($version, 0);
+        $begins = $shown->beginsAt;
         $items = [];
         foreach ($plan['operations'] as ['id' => $id, 'start' => $start, 'end' => $end, 'uses' => $uses]) {
             [$number, $kind] = explode('.', $id, 2);
@@ -58,14 +57,14 @@ final readonly class PlanBoards
         }
         $promises = [];
         foreach ($plan['jobs'] as ['id' => $id, 'ends' => $ends, 'late' => $late]) {
-            $odds = $version->getOdds()[$id] ?? null;
+            $odds = $shown->odds[$id] ?? null;
             if (null !== $ends && null !== $odds && null !== ($jobs[$id] ?? null)?->wantedBy) {
                 $promises[] = ['job' => $jobs[$id], 'ready' => self::after($begins, $ends), 'late' => $late ?? 0, 'odds' => $odds, 'likely' => self::after($begins, $odds['most']), 'hangsOn' => array_values(array_filter(array_map(static fn (string $one): ?PlanItem => $items[$one] ?? null, $odds['hangs_on'])))];
             }
         }
         usort($promises, static fn (array $one, array $other): int => [$one['odds']['kept'], $one['job']->wantedBy] <=> [$other['odds']['kept'], $other['job']->wantedBy]);
         $changes = [];
-        foreach ($version->getChanges() as $change) {
+        foreach ($shown->changes as $change) {
             $item = $items[$change['operation']] ?? null;
             if (null !== $item) {
                 $changes[] = [$item, self::after($begins, $change['from'] ?? 0), self::names($change['hands_from'], $people), self::names($change['hands_to'], $people)];
@@ -73,14 +72,15 @@ final readonly class PlanBoards
         }
 
         return new PlanBoard(
-            $version,
+            $shown->id,
+            $shown->madeAt,
             array_values($items),
             $promises,
             array_map(static fn (array $save): array => [$save, match ($save['what']) {
                 'hour' => self::names([$save['whose']], $people),
                 'unit' => $save['whose'],
                 default => ($jobs[$save['whose']] ?? null)->label ?? '',
-            }], $version->getSavings()),
+            }], $shown->savings),
             $changes,
             array_values(array_filter(array_map(static function (array $one) use ($jobs): ?array {
                 [$number, $kind] = explode('.', $one['id'], 2);
@@ -88,16 +88,18 @@ final readonly class PlanBoards
                 return isset($jobs[$number]) ? ['job' => $jobs[$number], 'kind' => $kind, 'reason' => self::reason($one['reason'])] : null;
             }, $plan['unplanned']))),
             $people,
-            self::open($version),
+            self::open($shown->resources),
         );
     }
 
-    /** @return array<int, Openings> by person */
-    private static function open(PlanVersion $version): array
+    /**
+     * @param list<array{id: string, open?: list<array{int, int}>}> $resources
+     *
+     * @return array<int, Openings> by person
+     */
+    private static function open(array $resources): array
     {
         $open = [];
-        /** @var list<array{id: string, open?: list<array{int, int}>}> $resources */
-        $resources = $version->getProblem()['resources'];
         foreach ($resources as $resource) {
             $member = Workplace::memberOf($resource['id']);
             if (null !== $member && isset($resource['open'])) {

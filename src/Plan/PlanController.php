@@ -47,7 +47,11 @@ final class PlanController extends AbstractController
             'items' => $board->byHandsOn($day),
             'own' => $board->of($member->getId()),
             'people' => $board->atWork(),
-            'made_at' => $board->version->getMadeAt(),
+            'made_at' => $board->madeAt,
+            // Whose list is shown to its end.
+            'whole' => (int) $request->query->getString('whole'),
+            // A list has many of these addresses, which differ in job and piece only.
+            'pieces' => substr($this->generateUrl('plan_piece', ['job' => 1, 'kind' => 'piece']), 0, -\strlen('1/piece')),
         ]);
     }
 

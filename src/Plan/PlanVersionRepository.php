@@ -7,7 +7,14 @@ namespace AwakeShed\App\Plan;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 
-/** @extends ServiceEntityRepository<PlanVersion> */
+/**
+ * @extends ServiceEntityRepository<PlanVersion>
+ *
+ * @phpstan-import-type Odds from PlanVersion
+ * @phpstan-import-type Change from PlanVersion
+ * @phpstan-import-type Save from PlanVersion
+ * @phpstan-import-type Laid from ShownPlan
+ */
 final class PlanVersionRepository extends ServiceEntityRepository
 {
     /** Versions that are kept: some days of a busy shop. */
@@ -23,6 +30,28 @@ final class PlanVersionRepository extends ServiceEntityRepository
         return $this->findOneBy([], ['id' => 'DESC']);
     }
 
+    /** The last one as pages show it; null where nobody has made a plan yet. */
+    public function shown(\DateTimeZone $zone): ?ShownPlan
+    {
+        /** @var array{id: int, begins_at: string, plan: string, odds: string, savings: string, changes: string, resources: string, made_at: string}|false $row */
+        $row = $this->getEntityManager()->getConnection()->fetchAssociative("SELECT id, begins_at, plan, odds, savings, changes, JSON_EXTRACT(problem, '$.resources') AS resources, made_at FROM plan_version WHERE shop_id = @shop ORDER BY id DESC LIMIT 1");
+        if (false === $row) {
+            return null;
+        }
+        /** @var Laid $plan */
+        $plan = self::decoded($row['plan']);
+        /** @var array<string, Odds> $odds */
+        $odds = self::decoded($row['odds']);
+        /** @var list<Save> $savings */
+        $savings = self::decoded($row['savings']);
+        /** @var list<Change> $changes */
+        $changes = self::decoded($row['changes']);
+        /** @var list<array{id: string, open?: list<array{int, int}>}> $resources */
+        $resources = self::decoded($row['resources']);
+
+        return new ShownPlan($row['id'], (new \DateTimeImmutable($row['begins_at']))->setTimezone($zone), $plan, $odds, $savings, $changes, $resources, new \DateTimeImmutable($row['made_at']));
+    }
+
     /** Adds one and lets go of those too old to matter. */
     public function keep(PlanVersion $version): void
     {
@@ -30,5 +59,13 @@ final class PlanVersionRepository extends ServiceEntityRepository
         $entities->persist($version);
         $entities->flush();
         $entities->createQuery('DELETE FROM '.PlanVersion::class.' version WHERE version.id <= :last')->execute(['last' => $version->getId() - self::KEPT]);
+    }
+
+    /** @return array<mixed> */
+    private static function decoded(string $json): array
+    {
+        $decoded = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
+
+        return \is_array($decoded) ? $decoded : [];
     }
 }

@@ -72,6 +72,12 @@ final readonly class Plans
         return $this->versions->last();
     }
 
+    /** The same as pages show it. */
+    public function shown(): ?ShownPlan
+    {
+        return $this->versions->shown(new \DateTimeZone($this->shopTimezone));
+    }
+
     /**
      * Makes the plan anew. Where somebody else is at it, they are told and make another: nobody waits, and nothing that
      * was saved is missed.

@@ -8,26 +8,25 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Service\ResetInterface;
 
-/** Writes dates as the reader does. Formatters are slow to make, so each is made once a request. */
+/**
+ * Writes dates as the reader does. A formatter is slow to make, and so is what a language's pattern is: one formatter takes
+ * on pattern after pattern, and the patterns are kept.
+ */
 final class Dates implements ResetInterface
 {
-    /** In the shop's time zone; it takes on one pattern after another, a thousandth of what another formatter costs. */
+    private const DAY = 'day';
+    private const MOMENT = 'moment';
+
     private ?\IntlDateFormatter $formatter = null;
 
-    /** Of day and minute. */
-    private string $moments = '';
+    /** @var array<string, string> by form: a day, a moment, or a skeleton of what is asked for */
+    private array $patterns = [];
 
-    /** @var array<string, string> by skeleton */
-    private array $near = [];
-
-    /** @var array<string, array<int, string>> what was written, by skeleton and moment */
+    /** @var array<string, array<int, string>> what was written, by form and zone, and by moment: a plan says the same many times over */
     private array $said = [];
 
-    /** @var array<string, \IntlDateFormatter> by time zone */
-    private array $days = [];
-
-    /** @param CacheInterface $patterns how a language writes what is asked for: slow to find out, and the same for good */
-    public function __construct(private readonly Reader $reader, #[Autowire(service: 'cache.system')] private readonly CacheInterface $patterns)
+    /** @param CacheInterface $kept how a language writes what is asked for: the same for good */
+    public function __construct(private readonly Reader $reader, #[Autowire(service: 'cache.system')] private readonly CacheInterface $kept)
     {
     }
 
@@ -35,69 +34,62 @@ final class Dates implements ResetInterface
     public function reset(): void
     {
         $this->formatter = null;
-        $this->moments = '';
-        $this->near = $this->said = $this->days = [];
+        $this->patterns = $this->said = [];
     }
 
     /** A bare date has no hour to move: shown in the zone it was written in. */
     public function day(\DateTimeInterface $date): string
     {
         $zone = $date->getTimezone();
-        $formatter = $this->days[false === $zone ? '' : $zone->getName()]
-            ??= new \IntlDateFormatter($this->reader->locale(), \IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE, $zone);
 
-        return (string) $formatter->format($date);
+        return $this->written($date, self::DAY, false === $zone ? null : $zone);
     }
 
     /** Day and minute, in the shop's time zone. */
     public function moment(\DateTimeInterface $date): string
     {
-        $formatter = $this->formatter();
-        $formatter->setPattern($this->moments);
-
-        return (string) $formatter->format($date);
+        return $this->written($date, self::MOMENT);
     }
 
     /** The day with that of the week and without the year: of days that are near. */
     public function weekday(\DateTimeInterface $date): string
     {
-        return $this->near($date, 'EEEMMMd');
+        return $this->written($date, 'EEEMMMd');
     }
 
     /** Hour and minute. */
     public function clock(\DateTimeInterface $date): string
     {
-        return $this->near($date, 'jm');
+        return $this->written($date, 'jm');
     }
 
     /** Both. */
     public function weekdayClock(\DateTimeInterface $date): string
     {
-        return $this->near($date, 'EEEMMMdjm');
+        return $this->written($date, 'EEEMMMdjm');
     }
 
-    private function near(\DateTimeInterface $date, string $skeleton): string
+    /** @param \DateTimeZone|null $zone the shop's, unless another is named */
+    private function written(\DateTimeInterface $date, string $form, ?\DateTimeZone $zone = null): string
     {
-        // A plan says the same moment many times over.
-        return $this->said[$skeleton][$date->getTimestamp()] ??= $this->written($date, $skeleton);
-    }
-
-    private function written(\DateTimeInterface $date, string $skeleton): string
-    {
-        $locale = $this->reader->locale();
-        $formatter = $this->formatter();
-        $formatter->setPattern($this->near[$skeleton] ??= $this->patterns->get('dates.'.$locale.'.'.$skeleton, static fn (): string => (string) (new \IntlDatePatternGenerator($locale))->getBestPattern($skeleton)));
-
-        return (string) $formatter->format($date);
-    }
-
-    private function formatter(): \IntlDateFormatter
-    {
-        if (null === $this->formatter) {
-            $this->formatter = new \IntlDateFormatter($this->reader->locale(), \IntlDateFormatter::MEDIUM, \IntlDateFormatter::SHORT, $this->reader->timezone());
-            $this->moments = (string) $this->formatter->getPattern();
+        $said = &$this->said[$form.' '.$zone?->getName()][$date->getTimestamp()];
+        if (null === $said) {
+            $locale = $this->reader->locale();
+            $this->formatter ??= new \IntlDateFormatter($locale, \IntlDateFormatter::MEDIUM, \IntlDateFormatter::SHORT);
+            $this->formatter->setTimeZone($zone ?? $this->reader->timezone());
+            $this->formatter->setPattern($this->patterns[$form] ??= $this->kept->get('dates.'.$locale.'.'.$form, static fn (): string => self::pattern($locale, $form)));
+            $said = (string) $this->formatter->format($date);
         }
 
-        return $this->formatter;
+        return $said;
+    }
+
+    private static function pattern(string $locale, string $form): string
+    {
+        return (string) match ($form) {
+            self::DAY => (new \IntlDateFormatter($locale, \IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE))->getPattern(),
+            self::MOMENT => (new \IntlDateFormatter($locale, \IntlDateFormatter::MEDIUM, \IntlDateFormatter::SHORT))->getPattern(),
+            default => (new \IntlDatePatternGenerator($locale))->getBestPattern($form),
+        };
     }
 }

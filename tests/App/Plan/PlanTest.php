@@ -15,6 +15,7 @@ use AwakeShed\App\Plan\PlanBoard;
 use AwakeShed\App\Plan\PlanBoards;
 use AwakeShed\App\Plan\PlanItem;
 use AwakeShed\App\Plan\Plans;
+use AwakeShed\App\Plan\PlanVersion;
 use AwakeShed\App\Plan\Workplace;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
@@ -24,6 +25,7 @@ use AwakeShed\Core\Schedule\Plan;
 use AwakeShed\Core\Schedule\ProblemFormat;
 use AwakeShed\Tests\App\ShedTestCase;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
+use Symfony\Component\DomCrawler\Crawler;
 
 final class PlanTest extends ShedTestCase
 {
@@ -163,6 +165,31 @@ final class PlanTest extends ShedTestCase
     }
 
     /** The hand of the clock is on the chart of its own day alone; of a shop that has shut for today the next day is shown. */
+    public function testALongListIsShownToItsEndWhereItIsAskedFor(): void
+    {
+        foreach (range(1, 4) as $ignored) {
+            $this->promised('2026-06-12');
+        }
+        $this->replanned();
+        $this->signIn(Role::Technician);
+        $page = $this->browser->request('GET', '/plan');
+        $long = $page->filter('.plan-person')->reduce(static fn (Crawler $one): bool => 1 === preg_match('/([0-9]+) pieces/', $one->text(), $count) && (int) $count[1] > 8)->first();
+        self::assertCount(8, $long->filter('[data-item]'));
+        preg_match('/([0-9]+) pieces.*and ([0-9]+) more/s', $long->text(), $counts);
+        self::assertSame((int) $counts[1] - 8, (int) $counts[2]);
+
+        $whole = $this->browser->click($long->selectLink('and '.$counts[2].' more')->link())->filter('#person-'.$long->attr('data-person'));
+        self::assertCount((int) $counts[1], $whole->filter('[data-item]'));
+        self::assertNotNull($whole->attr('open'));
+        self::assertStringNotContainsString(' more', $whole->text());
+        self::assertSame($long->filter('[data-item] a')->each(static fn (Crawler $one): ?string => $one->attr('href')), \array_slice($whole->filter('[data-item] a')->each(static fn (Crawler $one): ?string => $one->attr('href')), 0, 8));
+        $this->browser->click($whole->filter('[data-item] a')->last()->link());
+        self::assertResponseIsSuccessful();
+        // Whose list is nobody's is a page like any.
+        $this->browser->request('GET', '/plan?whole=x');
+        self::assertResponseIsSuccessful();
+    }
+
     public function testTheClockStandsOnItsOwnDay(): void
     {
         $this->signIn();
@@ -350,11 +377,12 @@ final class PlanTest extends ShedTestCase
     /** @return list<string> what the independent checker finds wrong with the plan as it was kept */
     private function faults(PlanBoard $board): array
     {
-        $problem = ProblemFormat::parse(json_encode($board->version->getProblem(), \JSON_THROW_ON_ERROR));
+        $version = self::entities()->find(PlanVersion::class, $board->version) ?? self::fail('It was not kept.');
+        $problem = ProblemFormat::parse(json_encode($version->getProblem(), \JSON_THROW_ON_ERROR));
         $operations = array_column(array_map(static fn ($one): array => [$one->id, $one], $problem->operations), 1, 0);
         $placed = [];
         /** @var list<array{id: string, start: int, end: int, uses: list<string>}> $kept */
-        $kept = $board->version->getPlan()['operations'];
+        $kept = $version->getPlan()['operations'];
         foreach ($kept as ['id' => $id, 'start' => $start, 'end' => $end, 'uses' => $uses]) {
             foreach ($operations[$id]->ways() as $way => $taken) {
                 if (array_column($taken, 0) === $uses) {
