@@ -12,6 +12,9 @@ use AwakeShed\App\Account\OpenSessionRepository;
 use AwakeShed\App\Account\People;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\SignInName;
+use AwakeShed\App\Audit\AuditNote;
+use AwakeShed\App\Audit\Deed;
+use AwakeShed\App\Audit\Notes;
 use AwakeShed\App\Belonging\CurrentShop;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Tests\App\ShedTestCase;
@@ -122,6 +125,38 @@ final class PeopleTest extends ShedTestCase
         self::mockTime('+2 hours');
         self::assertNull($links->find($token($second)));
         self::assertStringNotContainsString($token($second), (string) json_encode(self::entities()->getConnection()->fetchAllAssociative('SELECT * FROM one_time_link'), \JSON_THROW_ON_ERROR));
+    }
+
+    /** @return iterable<string, array{int, string, string}> hours, while it is good, and when it is no more */
+    public static function lasting(): iterable
+    {
+        yield 'an invitation, over a long weekend' => [Links::INVITATION, '+71 hours 59 minutes', '+72 hours 1 minute'];
+        yield 'for a lost password' => [Links::LOST, '+59 minutes', '+61 minutes'];
+    }
+
+    #[DataProvider('lasting')]
+    public function testALinkLasts(int $hours, string $good, string $gone): void
+    {
+        $links = self::service(Links::class);
+        $now = new \DateTimeImmutable('2026-06-05 12:00:00 UTC');
+        self::mockTime($now);
+        $token = basename($links->make($this->member(Role::Technician), $hours, null));
+        self::mockTime($now->modify($good));
+        self::assertNotNull($links->find($token));
+        self::mockTime($now->modify($gone));
+        self::assertNull($links->find($token));
+    }
+
+    public function testThatALinkWasUsedIsWrittenDownOnceAndOfWhom(): void
+    {
+        $links = self::service(Links::class);
+        $member = $this->member(Role::Technician);
+        $link = $links->find(basename($links->make($member, Links::INVITATION, null))) ?? self::fail('It was made just now.');
+        self::assertSame([], self::service(Notes::class)->latest(Deed::LinkUsed, null));
+        self::assertTrue($links->use($link));
+        self::assertFalse($links->use($link));
+        $notes = self::service(Notes::class)->latest(Deed::LinkUsed, null);
+        self::assertSame([[$member->getId(), $member->getName()]], array_map(static fn (AuditNote $note): array => [$note->getMemberId(), $note->getSubject()], $notes));
     }
 
     public function testAFirstPasswordOpensNothingButThePageThatChangesIt(): void

@@ -119,6 +119,20 @@ final class CalcCommandTest extends KernelTestCase
         return json_decode(json_encode((object) $inputs, \JSON_THROW_ON_ERROR), false, 16, \JSON_THROW_ON_ERROR);
     }
 
+    public function testTheExhaustIsReadAgainstARangeOfItsOwnWhereTheBookHasOne(): void
+    {
+        $read = static function (array $inputs): array {
+            $tester = self::tester();
+            self::assertSame(0, $tester->execute(['name' => 'valve-lash', '--in' => json_encode($inputs + ['measured_mm' => 0.12, 'spec_least_mm' => 0.1, 'spec_most_mm' => 0.2, 'exhaust_mm' => 0.25], \JSON_THROW_ON_ERROR)]));
+            $said = json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
+            $out = \is_array($said) && \is_array($said['out']) ? $said['out'] : [];
+
+            return [$out['fit'] ?? null, $out['exhaust_fit'] ?? null];
+        };
+        self::assertSame(['fits', 'fits'], $read(['exhaust_least_mm' => 0.2, 'exhaust_most_mm' => 0.3]));
+        self::assertSame(['fits', 'wide'], $read([]), 'one range is for both');
+    }
+
     public function testReadsStandardInput(): void
     {
         $tester = self::tester();

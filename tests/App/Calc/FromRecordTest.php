@@ -8,6 +8,7 @@ use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Tests\App\ShedTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What a job's record says already is not asked again by its calculations. */
 final class FromRecordTest extends ShedTestCase
@@ -36,6 +37,32 @@ final class FromRecordTest extends ShedTestCase
         $this->found($job, Finding::observed('needle.pressure', 'holds'), Finding::observed('intake.gasket', 'sound'));
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/jet-enlarging');
         self::assertSame(['gaskets_tight', 'needle_tested'], $page->filter('input[name="done[]"][checked]')->each(static fn ($box): string => (string) $box->attr('value')));
+    }
+
+    /** @return iterable<string, array{list<Finding>, list<string>}> findings, and what of it need not be ticked */
+    public static function provedBeforeDrilling(): iterable
+    {
+        [$bowl, $main, $pilot] = [Finding::observed('bowl.inside', 'clean'), Finding::observed('jet.main', 'clear'), Finding::observed('jet.pilot', 'clear')];
+        yield 'all three are clean' => [[$bowl, $main, $pilot], ['everything_cleaned']];
+        yield 'the pilot jet was not looked at' => [[$bowl, $main], []];
+        yield 'the main jet was not looked at' => [[$bowl, $pilot], []];
+        yield 'the bowl is not clean' => [[Finding::observed('bowl.inside', 'sediment'), $main, $pilot], []];
+        yield 'a jet is blocked' => [[$bowl, $main, Finding::observed('jet.pilot', 'blocked')], []];
+        yield 'a gasket that leaks, a needle that does' => [[Finding::observed('intake.gasket', 'leaks_on_spray'), Finding::observed('needle.pressure', 'leaks')], []];
+    }
+
+    /**
+     * @param list<Finding> $findings
+     * @param list<string>  $ticked
+     */
+    #[DataProvider('provedBeforeDrilling')]
+    public function testOnlyWhatIsProvedIsTickedBeforeAJetIsOpened(array $findings, array $ticked): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->found($job, ...$findings);
+        $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/jet-enlarging');
+        self::assertSame($ticked, $page->filter('input[name="done[]"][checked]')->each(static fn ($box): string => (string) $box->attr('value')));
     }
 
     public function testADrainingFillsTheArithmeticOfIt(): void

@@ -112,6 +112,8 @@ final class DiagnosisPagesTest extends ShedTestCase
         self::assertResponseIsSuccessful();
         $this->assertSays('Flywheel key: sheared in 96 of 100');
         $this->assertSays('30 to 60 min');
+        // What proves it best, and no list of everything that has to do with it.
+        self::assertCount(4, $this->browser->request('GET', '/faults/carb.pilot_blocked')->filter('dd .quiet')->reduce(static fn ($one): bool => str_contains($one->text(), 'of 100')));
     }
 
     public function testAFaultIsPutRightFromItsPageByATechnicianOnly(): void

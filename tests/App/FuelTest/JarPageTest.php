@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\FuelTest;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Evidence\Entry;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\UnitSystem;
@@ -156,6 +157,8 @@ final class JarPageTest extends ShedTestCase
         self::assertTrue($this->record($job)->jar(JarSample::Tank)?->isBlank());
         $this->browser->request('GET', '/jobs/'.$job->getId().'/history');
         $this->assertSays('Smell of the fuel: Varnish');
+        self::assertSelectorNotExists('.entry.is-struck', 'nobody has taken back what the old one said');
+        self::assertCount(2, array_filter($this->record($job)->counting(), static fn (Entry $entry): bool => $entry->isOfJar(JarSample::Tank)), 'two jars, and no correction of the one');
     }
 
     public function testAJarReadingIsUndoneWhereItWasMade(): void

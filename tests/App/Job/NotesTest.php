@@ -23,6 +23,7 @@ final class NotesTest extends ShedTestCase
         self::assertResponseRedirects($address.'/tests/look.plug');
         $this->browser->request('GET', $address.'/tests/look.plug');
         self::assertSelectorTextContains('.noted', 'Only the thread <b>side</b>');
+        self::assertSelectorExists('input[name=text][maxlength="500"]');
         $this->post($address.'/notes', ['about' => 'flush.fill_1', 'text' => 'The yellow can', 'back' => 'stage:flush']);
         self::assertResponseRedirects($address.'/stages/flush');
         $page = $this->browser->request('GET', $address.'/history');

@@ -175,7 +175,9 @@ final class PlanTest extends ShedTestCase
         $page = $this->browser->request('GET', '/plan');
         $long = $page->filter('.plan-person')->reduce(static fn (Crawler $one): bool => 1 === preg_match('/([0-9]+) pieces/', $one->text(), $count) && (int) $count[1] > 8)->first();
         self::assertCount(8, $long->filter('[data-item]'));
-        preg_match('/([0-9]+) pieces.*and ([0-9]+) more/s', $long->text(), $counts);
+        if (1 !== preg_match('/([0-9]+) pieces.*and ([0-9]+) more/s', $long->text(), $counts)) {
+            self::fail('It does not say how many there are more.');
+        }
         self::assertSame((int) $counts[1] - 8, (int) $counts[2]);
 
         $whole = $this->browser->click($long->selectLink('and '.$counts[2].' more')->link())->filter('#person-'.$long->attr('data-person'));
