@@ -43,6 +43,22 @@ final class PhotoTest extends ShedTestCase
         self::assertStringNotContainsString('secret place', $bytes);
     }
 
+    public function testWithoutAPictureNothingIsSaidToBeSaved(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $send = function (array $photos) use ($job): void {
+            $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value], ['photos' => $photos]);
+            $this->browser->followRedirect();
+        };
+        $send([]);
+        $this->assertSays('Choose a picture first.');
+        self::assertSame([], self::service(PhotoRepository::class)->ofJob($this->again($job)));
+        $send([new UploadedFile(self::picture(80, 60, 'x'), 'nest.jpg', 'image/jpeg', null, true)]);
+        $this->assertSays('Saved.');
+        self::assertCount(1, self::service(PhotoRepository::class)->linesOf($this->again($job)));
+    }
+
     public function testAPictureIsTakenAtAGateAndShownThere(): void
     {
         $this->signIn();
