@@ -127,7 +127,7 @@ test.describe('on a laptop, by keyboard', () => {
             ['the next thing', job, (view) => view.locator('[data-next-thing] button').first()],
             ['to the gates', job, (view) => view.getByRole('link', { name: /To the gates/ })],
             ['a look at a gate', `${job}/gates`, (view) => view.locator('details[open] .chip').first()],
-            ['the smell of the fuel', `${job}/fuel/tank`, (view) => view.locator('#card-look input').first()],
+            ['the smell of the fuel', `${job}/fuel/tank`, (view) => view.locator('#card-look input:not([type=hidden])').first()],
             ['findings in short', `${job}/likely`, (view) => view.locator('#short-line')],
             ['the needle', `${job}/line/needle`, (view) => view.getByRole('link', { name: 'Needle and seat under pressure', exact: true })],
             ['a step of the work', `${job}/stages`, (view) => view.locator('[data-stage] a').first()],

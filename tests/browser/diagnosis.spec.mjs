@@ -31,6 +31,8 @@ test('from "it won\'t start" to the kill wire and on until it is proved', async 
     const spark = page.getByRole('navigation', { name: 'The line' }).getByRole('link', { name: /Spark/ });
     await spark.click();
     await page.locator('#test-spark-stop_switch').getByRole('button', { name: 'Closed in RUN' }).click();
+    // The station may be bad by what was found before: only this says that the tap has arrived.
+    await expect(page.locator('.saved')).toContainText('losed in RUN');
     await expect(spark).toContainText('bad');
     await expect(first).toHaveAttribute('data-fault', 'spark.kill_grounded');
 
