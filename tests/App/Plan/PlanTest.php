@@ -24,6 +24,7 @@ use AwakeShed\Core\Schedule\Placed;
 use AwakeShed\Core\Schedule\Plan;
 use AwakeShed\Core\Schedule\ProblemFormat;
 use AwakeShed\Tests\App\ShedTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\DomCrawler\Crawler;
 
@@ -249,6 +250,35 @@ final class PlanTest extends ShedTestCase
         self::assertSame([], array_filter($board->items, static fn (PlanItem $item): bool => null !== $item->hands));
         $this->browser->request('GET', '/plan');
         $this->assertSays('Set longer hours');
+    }
+
+    /** @return iterable<string, array{string, int, int}> setting, the least and the most that is taken */
+    public static function settings(): iterable
+    {
+        yield 'lifts' => ['lifts', 1, 20];
+        yield 'places in the bath' => ['bath_places', 1, 50];
+        yield 'minutes in the bath' => ['bath_minutes', 1, 240];
+        yield 'latitude' => ['latitude', -65, 65];
+    }
+
+    #[DataProvider('settings')]
+    public function testWhatIsSharedHasItsBounds(string $setting, int $least, int $most): void
+    {
+        $this->signIn(Role::Owner);
+        $usual = ['lifts' => '1', 'bath_places' => '3', 'bath_minutes' => '10', 'pad_since' => '9:00', 'pad_until' => '18:00', 'latitude' => '46'];
+        foreach ([$least, $most] as $taken) {
+            $this->post('/plan/equipment', [$setting => (string) $taken] + $usual);
+            self::assertResponseRedirects('/plan/hours');
+            self::entities()->clear();
+            self::assertSame($taken, self::service(Workplace::class)->equipment()->all()[$setting]);
+        }
+        foreach ([$least - 1, $most + 1] as $refused) {
+            $page = $this->post('/plan/equipment', [$setting => (string) $refused] + $usual);
+            self::assertResponseStatusCodeSame(422);
+            self::assertSame((string) $refused, $page->filter("[name=$setting]")->attr('value'), 'what was typed is there');
+        }
+        self::entities()->clear();
+        self::assertSame($most, self::service(Workplace::class)->equipment()->all()[$setting]);
     }
 
     public function testHoursAndAbsencesAreKeptAndWhatIsWrongIsNotLost(): void

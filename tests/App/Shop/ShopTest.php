@@ -118,6 +118,26 @@ final class ShopTest extends ShedTestCase
         }
     }
 
+    public function testTheCommandReadsAnArchiveInForAnOwnerWhoIsThere(): void
+    {
+        $this->job();
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        $command = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:shop-file'));
+        self::assertSame(0, $command->execute(['file' => $file]));
+        self::assertStringContainsString('Written.', $command->getDisplay());
+        foreach (['entry', 'job', 'machine'] as $table) {
+            self::entities()->getConnection()->executeStatement("DELETE FROM $table");
+        }
+        self::entities()->getConnection()->executeStatement("UPDATE member SET active = 0 WHERE role = 'owner'");
+        self::entities()->clear();
+        self::assertSame(1, $command->execute(['file' => $file, '--in' => true]));
+        self::assertStringContainsString('no owner yet', $command->getDisplay());
+        self::entities()->getConnection()->executeStatement("UPDATE member SET active = 1 WHERE role = 'owner'");
+        self::assertSame(0, $command->execute(['file' => $file, '--in' => true]));
+        self::assertStringContainsString('1 jobs read in.', $command->getDisplay());
+        unlink($file);
+    }
+
     public function testAllAShopOwnsGoesOutAndIntoAnEmptyShed(): void
     {
         $job = $this->job(label: 'Heronbill, travelling');

@@ -13,6 +13,7 @@ use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitRepository;
+use AwakeShed\App\Waste\WasteCan;
 use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Work\ShopRepairs;
@@ -21,9 +22,11 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Fuel\WasteStream;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Stage\Act;
 use AwakeShed\Core\Stage\StagePlan;
+use AwakeShed\Core\Units\Volume;
 use AwakeShed\Tests\App\ShedTestCase;
 use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\Translation\TranslatorBagInterface;
@@ -89,6 +92,24 @@ final class WorkPagesTest extends ShedTestCase
         self::assertNotNull(self::service(WaitRepository::class)->runningFor($this->again($job), WaitKind::DrainOil));
         $this->browser->request('GET', '/');
         self::assertSelectorTextContains('.waiting', 'Oil draining');
+    }
+
+    public function testWhatIsPouredIsSaidToGoIntoTheCanOfItsKindWithRoom(): void
+    {
+        $this->signIn();
+        $job = $this->gasInOil();
+        $says = fn (): string => $this->browser->request('GET', '/jobs/'.$this->again($job)->getId().'/stages/flush')->filter('[data-step="flush.drain"]')->text();
+        $put = static function (string $name, WasteStream $stream, float $litres): void {
+            self::entities()->persist(new WasteCan($name, $stream, Volume::millilitres(1000 * $litres)));
+            self::entities()->flush();
+        };
+        $put('Red can', WasteStream::StaleGasoline, 20);
+        self::assertStringContainsString('No can for it has room', $says());
+        // A can of half a liter is full with a jug of it.
+        $put('Small can', WasteStream::OilGasoline, 0.5);
+        self::assertStringContainsString('No can for it has room', $says());
+        $put('Grey can', WasteStream::OilGasoline, 20);
+        self::assertStringContainsString('It is written into the can: Grey can', $says());
     }
 
     public function testADrainingOfAMachineWhoseOilNobodyKnowsSaysWhatItsArithmeticWants(): void
