@@ -9,6 +9,9 @@ use Doctrine\DBAL\Connection;
 /** Reads what is under way off plain rows: every page asks, and the ORM costs it a tenth of its time (bin/bench). */
 final readonly class WaitLines
 {
+    /** More than a bench can have under way; a bar of a hundred would tell nobody anything. */
+    public const MOST = 12;
+
     public function __construct(private Connection $database)
     {
     }
@@ -19,7 +22,7 @@ final readonly class WaitLines
         /** @var list<array{job_id: int, kind: string, ready_at: string}> $rows */
         $rows = $this->database->fetchAllAssociative(
             'SELECT wait.job_id, wait.kind, wait.ready_at FROM wait LEFT JOIN entry ON entry.id = wait.entry_id
-             WHERE wait.shop_id = @shop AND wait.ended_at IS NULL AND (entry.id IS NULL OR entry.struck = 0) ORDER BY wait.ready_at LIMIT '.WaitRepository::MOST_SHOWN,
+             WHERE wait.shop_id = @shop AND wait.ended_at IS NULL AND (entry.id IS NULL OR entry.struck = 0) ORDER BY wait.ready_at LIMIT '.self::MOST,
         );
 
         return array_map(static fn (array $row): WaitLine => new WaitLine($row['job_id'], WaitKind::from($row['kind']), new \DateTimeImmutable($row['ready_at'])), $rows);

@@ -11,9 +11,6 @@ use Doctrine\Persistence\ManagerRegistry;
 /** @extends ServiceEntityRepository<Wait> */
 final class WaitRepository extends ServiceEntityRepository
 {
-    /** More than a bench can have under way; a bar of a hundred would tell nobody anything. */
-    public const MOST_SHOWN = 12;
-
     /** Nobody has come back to it, and the step it belongs to is not taken back. */
     private const UNDER_WAY = 'wait.endedAt IS NULL AND (entry.id IS NULL OR entry.struck = false)';
 
@@ -22,7 +19,7 @@ final class WaitRepository extends ServiceEntityRepository
         parent::__construct($registry, Wait::class);
     }
 
-    /** @return list<Wait> what is under way, first ready first, with its machine */
+    /** @return list<Wait> all that is under way, first ready first, with its machine */
     public function underWay(): array
     {
         /** @var list<Wait> $waits */
@@ -33,7 +30,6 @@ final class WaitRepository extends ServiceEntityRepository
             ->leftJoin('wait.entry', 'entry')
             ->where(self::UNDER_WAY)
             ->orderBy('wait.readyAt')
-            ->setMaxResults(self::MOST_SHOWN)
             ->getQuery()->getResult();
 
         return $waits;

@@ -19,6 +19,7 @@ use AwakeShed\App\Plan\PlanVersion;
 use AwakeShed\App\Plan\Workplace;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
+use AwakeShed\App\Wait\WaitLines;
 use AwakeShed\Core\Schedule\Checker;
 use AwakeShed\Core\Schedule\Placed;
 use AwakeShed\Core\Schedule\Plan;
@@ -234,6 +235,21 @@ final class PlanTest extends ShedTestCase
         self::assertGreaterThanOrEqual('2026-06-15 08:00', $this->item($board, 'first_run')->start->format('Y-m-d H:i'));
         self::assertLessThan('2026-06-10', $this->item($board, 'gates')->start->format('Y-m-d H:i'));
         self::assertGreaterThanOrEqual('10:00', $this->item($board, 'cause')->start->format('H:i'));
+    }
+
+    public function testWhatWaitsBeyondWhatTheBarShowsIsPlannedAroundToo(): void
+    {
+        $jobs = [];
+        foreach (range(0, WaitLines::MOST) as $later) {
+            $jobs[] = $job = $this->promised('2026-06-12');
+            self::entities()->persist(new Wait($job, WaitKind::SettleTank, $this->member(Role::Technician), new \DateTimeImmutable('2026-06-09 08:50 UTC'), new \DateTimeImmutable('2026-06-09 12:00 UTC +'.$later.' minutes')));
+        }
+        self::entities()->flush();
+        $board = $this->replanned();
+        foreach ($jobs as $job) {
+            $cause = array_values(array_filter($board->items, static fn (PlanItem $item): bool => $item->job->id === $job->getId() && 'cause' === $item->kind))[0] ?? self::fail('Nothing is planned for it.');
+            self::assertGreaterThanOrEqual('2026-06-09 12:00', $cause->start->format('Y-m-d H:i'));
+        }
     }
 
     public function testNobodyAtWorkIsSaidWithTheRemedy(): void
