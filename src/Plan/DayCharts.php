@@ -25,7 +25,7 @@ final readonly class DayCharts
         $items = $board->onDay($midnight);
         $lanes = [];
         foreach ($board->atWork() as $member) {
-            $lanes[Workplace::personId($member)] = ['id' => Workplace::personId($member), 'name' => $member->getName(), 'bars' => []];
+            $lanes[Workplace::resourceOf($member->id)] = ['id' => Workplace::resourceOf($member->id), 'name' => $member->name, 'bars' => []];
         }
         foreach ([Workplace::LIFT, Workplace::BATH, Workplace::PAD] as $place) {
             $lanes[$place] = ['id' => $place, 'name' => $this->words->place($place), 'bars' => []];
@@ -37,7 +37,7 @@ final readonly class DayCharts
             $from = max(0, Workplace::minutesBetween($midnight, $item->start));
             $to = min(self::DAY, Workplace::minutesBetween($midnight, $item->end));
             $bar = ['id' => $item->id, 'words' => '#'.$item->job->id, 'more' => $this->words->piece($item->kind), 'machine' => $item->job->label, 'from' => $from, 'to' => $to, 'tone' => self::tone($item)];
-            $own = null === $item->hands ? [] : [Workplace::personId($item->hands)];
+            $own = null === $item->hands ? [] : [Workplace::resourceOf($item->hands->id)];
             foreach ([...$own, ...$item->places] as $lane) {
                 // What is put down at closing time is drawn where it is worked on.
                 foreach (isset($lanes[$lane]) ? $board->worked($item, $midnight) : [] as [$from, $to]) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
-use AwakeShed\App\Account\Member;
 use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\WhyNot;
 
@@ -26,23 +25,23 @@ final readonly class PlanBoard
      * @param list<array{Save, string}>                                                                                                           $savings   with whose it is
      * @param list<array{PlanItem, \DateTimeImmutable, string, string}>                                                                           $changes   with when it was to begin, and whose hands before and now
      * @param list<array{job: PlannedJob, kind: string, reason: WhyNot}>                                                                          $unplanned
-     * @param array<int, Member>                                                                                                                  $people    by number
+     * @param array<int, Hand>                                                                                                                    $people    by number
      * @param array<int, Openings>                                                                                                                $open      when each of them is there, in minutes of the plan
      */
     public function __construct(public int $version, public \DateTimeImmutable $madeAt, public array $items, public array $promises, public array $savings, public array $changes, public array $unplanned, public array $people, private array $open)
     {
     }
 
-    /** @return list<Member> who works here */
+    /** @return list<Hand> who works here */
     public function atWork(): array
     {
-        return array_values(array_filter($this->people, static fn (Member $member): bool => $member->isActive()));
+        return array_values(array_filter($this->people, static fn (Hand $one): bool => $one->isActive));
     }
 
     /** @return list<PlanItem> what a person is to do, in order, what is under way first */
     public function of(int $member): array
     {
-        $own = array_values(array_filter($this->items, static fn (PlanItem $item): bool => $item->hands?->getId() === $member));
+        $own = array_values(array_filter($this->items, static fn (PlanItem $item): bool => $item->hands?->id === $member));
         usort($own, static fn (PlanItem $one, PlanItem $other): int => [!$one->isUnderWay(), $one->from] <=> [!$other->isUnderWay(), $other->from]);
 
         return $own;
@@ -63,7 +62,7 @@ final readonly class PlanBoard
         $items = [];
         foreach ($this->onDay($day) as $item) {
             if (null !== $item->hands) {
-                $items[$item->hands->getId()][] = $item;
+                $items[$item->hands->id][] = $item;
             }
         }
 
@@ -90,7 +89,7 @@ final readonly class PlanBoard
         $shift = Workplace::minutesBetween($item->start, $midnight) + $item->from;
         $open = Openings::of([[max($item->from, $shift), min($item->to, $shift + self::DAY)]]);
         if (null !== $item->hands && !$item->isUnderWay()) {
-            $open = $open->and($this->open[$item->hands->getId()] ?? Openings::always());
+            $open = $open->and($this->open[$item->hands->id] ?? Openings::always());
         }
 
         return array_map(static fn (array $one): array => [$one[0] - $shift, $one[1] - $shift], $open->stretches ?? []);

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
-use AwakeShed\App\Account\Member;
-use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\Core\Schedule\Day\PieceKinds;
 use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\WhyNot;
@@ -13,7 +11,7 @@ use AwakeShed\Core\Schedule\WhyNot;
 /** Lays a plan out to be looked at: its numbers with the machines, people and hours they stand for. */
 final readonly class PlanBoards
 {
-    public function __construct(private Plans $plans, private PlannedJobs $jobs, private MemberRepository $members, private MarkRepository $marks, private PieceKinds $kinds)
+    public function __construct(private Plans $plans, private PlannedJobs $jobs, private Shown $beside, private PieceKinds $kinds)
     {
     }
 
@@ -25,27 +23,13 @@ final readonly class PlanBoards
         return null === $shown ? null : $this->of($shown);
     }
 
-    /** @return array<int, Member> by number */
-    private function people(): array
-    {
-        $people = [];
-        foreach ($this->members->everybody() as $member) {
-            $people[$member->getId()] = $member;
-        }
-
-        return $people;
-    }
-
     private function of(ShownPlan $shown): PlanBoard
     {
         $plan = $shown->plan;
         // Machines that went home since are in nobody's way.
         $jobs = $this->jobs->numbered(array_map(static fn (array $job): int => (int) substr($job['id'], 1), $plan['jobs']));
-        $people = $this->people();
-        $marks = [];
-        foreach ($this->marks->open() as $mark) {
-            $marks['j'.$mark->getJob()->getId().'.'.$mark->getKind()] = $mark;
-        }
+        $people = $this->beside->hands();
+        $marks = $this->beside->marks();
         $begins = $shown->beginsAt;
         $items = [];
         foreach ($plan['operations'] as ['id' => $id, 'start' => $start, 'end' => $end, 'uses' => $uses]) {
@@ -123,12 +107,12 @@ final readonly class PlanBoards
     }
 
     /**
-     * @param list<string>       $hands
-     * @param array<int, Member> $people
+     * @param list<string>     $hands
+     * @param array<int, Hand> $people
      */
     private static function names(array $hands, array $people): string
     {
-        return implode(', ', array_map(static fn (string $one): string => ($people[Workplace::memberOf($one) ?? 0] ?? null)?->getName() ?? '', $hands));
+        return implode(', ', array_map(static fn (string $one): string => ($people[Workplace::memberOf($one) ?? 0] ?? null)->name ?? '', $hands));
     }
 
     /** As `modify` would say, for a fifth of its price: a plan has hundreds of moments. */
@@ -138,10 +122,10 @@ final readonly class PlanBoards
     }
 
     /**
-     * @param list<string>       $uses
-     * @param array<int, Member> $people
+     * @param list<string>     $uses
+     * @param array<int, Hand> $people
      */
-    private function item(string $id, string $kind, int $start, int $end, array $uses, PlannedJob $job, ?Mark $mark, array $people, \DateTimeImmutable $begins): PlanItem
+    private function item(string $id, string $kind, int $start, int $end, array $uses, PlannedJob $job, ?OpenMark $mark, array $people, \DateTimeImmutable $begins): PlanItem
     {
         $hands = null;
         $places = [];
@@ -153,7 +137,7 @@ final readonly class PlanBoards
                 $hands = $people[$member] ?? null;
             }
         }
-        $isUnderWay = null !== $mark?->getStartedAt();
+        $isUnderWay = true === $mark?->isStarted;
 
         return new PlanItem(
             $id,
@@ -163,7 +147,7 @@ final readonly class PlanBoards
             self::after($begins, $end),
             $start,
             $end,
-            $isUnderWay ? $mark->getHands() : $hands,
+            $isUnderWay ? $people[$mark->hands ?? 0] ?? null : $hands,
             $places,
             !isset($this->kinds->kinds[$kind]) || (null === $hands && !$isUnderWay),
             ($job->left[$kind] ?? null)->isLikely ?? false,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
-use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\SessionMember;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Presentation\CsvText;
@@ -76,7 +75,7 @@ final class PlanController extends AbstractController
         $now = $this->plans->now();
         $day = $this->day($request, $board->days(self::DAYS), $now);
         $items = $board->byHandsOn($day);
-        $own = array_map(static fn (Member $one): array => [$one, $items[$one->getId()] ?? []], $board->atWork());
+        $own = array_map(static fn (Hand $one): array => [$one, $items[$one->id] ?? []], $board->atWork());
 
         return $this->render('plan/sheet.html.twig', ['board' => $board, 'day' => $day, 'own' => $own, 'chart' => $this->charts->draw($board, $day, $now)]);
     }
@@ -96,7 +95,7 @@ final class PlanController extends AbstractController
     public function table(PlanWords $words): Response
     {
         $rows = array_map(static fn (PlanItem $item): array => [
-            $item->start->format(\DATE_ATOM), $item->end->format(\DATE_ATOM), $item->hands?->getName() ?? '', implode(' ', $item->places), $item->job->id, $item->job->label, $item->kind, $words->piece($item->kind), $item->isWait ? 'wait' : ($item->isLikely ? 'likely' : 'sure'),
+            $item->start->format(\DATE_ATOM), $item->end->format(\DATE_ATOM), $item->hands->name ?? '', implode(' ', $item->places), $item->job->id, $item->job->label, $item->kind, $words->piece($item->kind), $item->isWait ? 'wait' : ($item->isLikely ? 'likely' : 'sure'),
         ], $this->boards->last()->items ?? []);
 
         return new Response(CsvText::fromRows(['begins_at', 'ends_at', 'hands', 'places', 'job', 'machine', 'piece', 'words', 'certainty'], $rows), headers: ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="plan.csv"']);

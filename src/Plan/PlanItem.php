@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
-use AwakeShed\App\Account\Member;
 use AwakeShed\Core\Progress\Progress;
 
 /** A piece of work, or a wait, where it stands in the plan. */
@@ -27,11 +26,11 @@ final readonly class PlanItem
         public \DateTimeImmutable $end,
         public int $from,
         public int $to,
-        public ?Member $hands,
+        public ?Hand $hands,
         public array $places,
         public bool $isWait,
         public bool $isLikely,
-        public ?Mark $mark,
+        public ?OpenMark $mark,
     ) {
     }
 
@@ -48,12 +47,12 @@ final readonly class PlanItem
 
     public function isUnderWay(): bool
     {
-        return null !== $this->mark?->getStartedAt();
+        return true === $this->mark?->isStarted;
     }
 
     public function isPinned(): bool
     {
-        return null !== $this->mark?->getPinnedAt();
+        return true === $this->mark?->isPinned;
     }
 
     public function minutes(): int

@@ -25,7 +25,13 @@ final readonly class Workplace
 
     public static function personId(Member $member): string
     {
-        return self::PERSON.$member->getId();
+        return self::resourceOf($member->getId());
+    }
+
+    /** @param int $member number of a person */
+    public static function resourceOf(int $member): string
+    {
+        return self::PERSON.$member;
     }
 
     /** @return int|null the number of the person a resource is; null where it is none */

@@ -51,7 +51,7 @@ final class PlanTest extends ShedTestCase
         self::assertSame('hand_over', $kinds[\count($kinds) - 1]);
         foreach ($board->items as $item) {
             if (\in_array($item->kind, ['first_run', 'proof'], true)) {
-                self::assertNotSame(Role::Apprentice, $item->hands?->getRole());
+                self::assertNotSame(Role::Apprentice, $item->hands?->role);
                 self::assertSame([Workplace::PAD], $item->places);
             }
         }
@@ -104,7 +104,7 @@ final class PlanTest extends ShedTestCase
         self::mockTime(new \DateTimeImmutable('2026-06-09 09:10:00 UTC'));
         $board = $this->replanned();
         self::assertTrue($board->items[0]->isUnderWay());
-        self::assertSame($this->member(Role::Apprentice)->getId(), $board->items[0]->hands?->getId());
+        self::assertSame($this->member(Role::Apprentice)->getId(), $board->items[0]->hands?->id);
         self::assertSame([], $this->faults($board));
         $before = $board->items[0]->minutes();
         $this->post("/plan/{$job->getId()}/gates/longer", ['minutes' => '30']);
@@ -125,7 +125,7 @@ final class PlanTest extends ShedTestCase
         $board = $this->replanned();
         $gates = $this->item($board, 'gates');
         self::assertGreaterThanOrEqual('2026-06-10 08:00', $gates->start->format('Y-m-d H:i'));
-        self::assertSame('Key to the shed is missing', $gates->mark?->getReason());
+        self::assertSame('Key to the shed is missing', $gates->mark?->reason);
         $this->post("/plan/{$job->getId()}/gates/cannot", ['until' => 'never']);
         self::assertResponseStatusCodeSame(404);
     }
@@ -138,7 +138,7 @@ final class PlanTest extends ShedTestCase
         $owner = $this->member(Role::Owner);
         $this->post("/plan/{$job->getId()}/gates/pin", ['hands' => (string) $owner->getId(), 'at' => '2026-06-09T14:00']);
         $gates = $this->item($this->replanned(), 'gates');
-        self::assertSame(['14:00', $owner->getId()], [$gates->start->format('H:i'), $gates->hands?->getId()]);
+        self::assertSame(['14:00', $owner->getId()], [$gates->start->format('H:i'), $gates->hands?->id]);
         $this->post("/plan/{$job->getId()}/gates/pin", ['hands' => '', 'at' => '2126-06-09T14:00']);
         $this->browser->followRedirect();
         self::assertSelectorTextContains('[data-error]', 'no day and time');
