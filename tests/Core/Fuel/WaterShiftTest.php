@@ -99,6 +99,11 @@ final class WaterShiftTest extends TestCase
         }
     }
 
+    public function testAGradeIsNamedForTheMostItMayHold(): void
+    {
+        self::assertSame(['e0' => 0.0, 'e5' => 0.05, 'e10' => 0.1, 'e15' => 0.15, 'flex' => 1.0], array_column(array_map(static fn (EthanolGrade $grade): array => [$grade->value, $grade->mostEthanol()], EthanolGrade::cases()), 1, 0));
+    }
+
     /** @return iterable<string, array{float, float, EthanolGrade, EngineLimit}> corrected and half-width in % */
     public static function grades(): iterable
     {
