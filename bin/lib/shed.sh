@@ -279,8 +279,8 @@ build() {
     step 'Listing the classes' env COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload -d "$project" --optimize --no-scripts
     step 'Building the styles' npm --prefix "$project" run --silent build
     # Whoever still serves the old build would look for what is gone, and write into the new one; moved away at once, the
-    # old one can be taken apart whoever else is at it.
-    stop_one php-fpm.pid php-fpm QUIT
+    # old one can be taken apart whoever else is at it. A build in another place, as a cluster makes them, is nobody's yet.
+    if [ "$project" -ef "$(dirname "${BASH_SOURCE[0]}")/../.." ]; then stop_one php-fpm.pid php-fpm QUIT; fi
     local old; mkdir -p "$project/var/cache"; old=$(mktemp -d "$project/var/cache/old.XXXXXX")
     if [ -d "$project/var/cache/$app_env" ]; then mv "$project/var/cache/$app_env" "$old"; fi
     rm -rf "$old" "$project/public/assets"
