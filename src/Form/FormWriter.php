@@ -40,7 +40,7 @@ final readonly class FormWriter
         $key = hash('xxh128', serialize([$name, $template, $filled, $this->reader->units(), $this->reader->locale()]));
         $fields = $this->kept->get($key, fn (): string => $this->twig->render($template, ['form' => $form()->createView()]), 0.0);
 
-        return new WrittenForm($name, self::hidden($this->carried->fresh($name, $basedOn)), new Markup($fields, 'UTF-8'), null);
+        return new WrittenForm($name, self::markup(CarriedFields::written($this->carried->fresh($name, $basedOn))), self::markup($fields), null);
     }
 
     /**
@@ -57,17 +57,11 @@ final readonly class FormWriter
             Carried::rebase($view, $basedOn);
         }
 
-        return new WrittenForm($form->getName(), self::hidden(Carried::shownBy($view)), new Markup($this->twig->render($template, ['form' => $view]), 'UTF-8'), $view);
+        return new WrittenForm($form->getName(), self::markup(CarriedFields::written(Carried::shownBy($view))), self::markup($this->twig->render($template, ['form' => $view])), $view);
     }
 
-    /** @param array<string, string> $fields */
-    private static function hidden(array $fields): Markup
+    private static function markup(string $html): Markup
     {
-        $written = '';
-        foreach ($fields as $name => $value) {
-            $written .= \sprintf('<input type="hidden" name="%s" value="%s">', htmlspecialchars($name), htmlspecialchars($value));
-        }
-
-        return new Markup($written, 'UTF-8');
+        return new Markup($html, 'UTF-8');
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Http;
 
-use AwakeShed\App\Once\RequestKey;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Contracts\Service\ResetInterface;
 use Twig\Attribute\AsTwigFunction;
@@ -23,13 +22,6 @@ final class TokenExtension implements ResetInterface
     public function token(string $id = ButtonForm::TOKEN_ID): string
     {
         return $this->read[$id] ??= $this->tokens->getToken($id)->getValue();
-    }
-
-    /** What a form written by hand carries beside its fields; those of the form library carry the same (Form/CarriedExtension). */
-    #[AsTwigFunction('carried', isSafe: ['html'])]
-    public function carried(): string
-    {
-        return \sprintf('<input type="hidden" name="_token" value="%s"><input type="hidden" name="request_key" value="%s">', htmlspecialchars($this->token()), RequestKey::fresh()->value);
     }
 
     public function reset(): void
