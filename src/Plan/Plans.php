@@ -121,11 +121,6 @@ final readonly class Plans
         return 1 === $this->entities->getConnection()->fetchOne('SELECT made < wanted FROM plan_state WHERE shop_id = @shop');
     }
 
-    public function moment(PlanVersion $version, int $minute): \DateTimeImmutable
-    {
-        return $version->getBeginsAt()->setTimezone(new \DateTimeZone($this->shopTimezone))->modify(\sprintf('%+d minutes', $minute));
-    }
-
     public function now(): \DateTimeImmutable
     {
         return $this->clock->now()->setTimezone(new \DateTimeZone($this->shopTimezone));

@@ -34,8 +34,8 @@ final class ReplanCommand extends Command
 
     private function replan(OutputInterface $output, bool $onlyIfOld): void
     {
-        $last = $this->plans->last();
-        if ($onlyIfOld && null !== $last && !$this->plans->isBehind() && $this->plans->moment($last, 0)->format('Y-m-d') === $this->plans->now()->format('Y-m-d')) {
+        $last = $onlyIfOld ? $this->plans->shown() : null;
+        if (null !== $last && !$this->plans->isBehind() && $last->beginsAt->format('Y-m-d') === $this->plans->now()->format('Y-m-d')) {
             return;
         }
         $this->plans->replan(waits: true);

@@ -11,7 +11,7 @@ use Doctrine\Persistence\ManagerRegistry;
 /** @extends ServiceEntityRepository<Wait> */
 final class WaitRepository extends ServiceEntityRepository
 {
-    /** Nobody has come back to it, and the step it belongs to is not taken back. */
+    /** {@see WaitLines::UNDER_WAY}, in the words of the ORM. */
     private const UNDER_WAY = 'wait.endedAt IS NULL AND (entry.id IS NULL OR entry.struck = false)';
 
     public function __construct(ManagerRegistry $registry)
@@ -39,10 +39,7 @@ final class WaitRepository extends ServiceEntityRepository
     public function ofJob(Job $job): array
     {
         // Most jobs wait for nothing, which a plain question tells for a third of the price.
-        $numbers = $this->getEntityManager()->getConnection()->fetchFirstColumn(
-            'SELECT wait.id FROM wait LEFT JOIN entry ON entry.id = wait.entry_id WHERE wait.job_id = ? AND wait.shop_id = @shop AND wait.ended_at IS NULL AND (entry.id IS NULL OR entry.struck = 0)',
-            [$job->getId()],
-        );
+        $numbers = $this->getEntityManager()->getConnection()->fetchFirstColumn('SELECT wait.id FROM '.WaitLines::UNDER_WAY.' AND wait.job_id = ?', [$job->getId()]);
 
         return [] === $numbers ? [] : $this->findBy(['id' => $numbers], ['readyAt' => 'ASC']);
     }
