@@ -71,8 +71,8 @@ final class Places extends NodeVisitorAbstract
             $this->add($node, $node->getStartFilePos(), $node->getEndFilePos() + 1, 'true' === $node->name->toLowerString() ? 'false' : 'true');
         } elseif ($node instanceof Node\Expr\BinaryOp\Coalesce) {
             $this->add($node, $node->getStartFilePos(), $node->right->getStartFilePos(), '');
-        } elseif ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && 'in_array' === $node->name->toLowerString()) {
-            // Strict or loose is the same among words and cases: no test could tell them apart.
+        } elseif ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && in_array($node->name->toLowerString(), ['in_array', 'array_search', 'array_keys'], true)) {
+            // Strict or loose is the same among words, numbers and cases: no test could tell them apart.
             $flag = $node->args[2] ?? null;
             $this->alike[] = $flag instanceof Node\Arg ? $flag->value : null;
         } elseif ($node instanceof Node\Stmt\Expression && $node->expr instanceof Node\Expr\MethodCall) {
