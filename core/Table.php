@@ -10,8 +10,6 @@ namespace AwakeShed\Core;
  */
 final class Table
 {
-    private const DEEPEST = 16;
-
     private static ?string $made = null;
 
     /** Where what is worked out is to be written down; null but while a build makes it. */
@@ -41,7 +39,7 @@ final class Table
             return require $made;
         }
 
-        return json_decode((string) file_get_contents($path), true, self::DEEPEST, \JSON_THROW_ON_ERROR);
+        return json_decode((string) file_get_contents($path), true, flags: \JSON_THROW_ON_ERROR);
     }
 
     /**

@@ -40,9 +40,8 @@ final class PeopleController extends AbstractController
         $link = null;
         if ($form->isSubmitted() && $form->isValid() && $input instanceof NewMemberInput) {
             try {
-                $password = null === $input->password || '' === $input->password ? null : $input->password;
-                $member = $this->people->add((string) $input->signInName, (string) $input->name, $input->role ?? Role::Apprentice, $input->email, $password, $owner);
-                if (null !== $password) {
+                $member = $this->people->add((string) $input->signInName, (string) $input->name, $input->role ?? Role::Apprentice, $input->email, $input->password, $owner);
+                if (null !== $input->password) {
                     $this->addFlash('said', 'They can sign in now.');
 
                     return $this->redirectToRoute('people', status: Response::HTTP_SEE_OTHER);

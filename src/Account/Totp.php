@@ -61,8 +61,7 @@ final readonly class Totp
     {
         $digest = hash_hmac($hash, pack('J', $step), $bytes, true);
         $offset = \ord($digest[-1]) & 0x0F;
-        $four = unpack('N', substr($digest, $offset, 4));
-        $number = (\is_array($four) && \is_int($four[1]) ? $four[1] : 0) & 0x7FFFFFFF;
+        $number = (int) hexdec(bin2hex(substr($digest, $offset, 4))) & 0x7FFFFFFF;
 
         return str_pad((string) ($number % 10 ** $digits), $digits, '0', \STR_PAD_LEFT);
     }
