@@ -19,6 +19,9 @@ final class Dates implements ResetInterface
 
     private ?\IntlDateFormatter $formatter = null;
 
+    /** What the formatter is set to, form and zone: setting either costs more than to write a date. */
+    private string $set = '';
+
     /** @var array<string, string> by form: a day, a moment, or a skeleton of what is asked for */
     private array $patterns = [];
 
@@ -35,6 +38,7 @@ final class Dates implements ResetInterface
     {
         $this->formatter = null;
         $this->patterns = $this->said = [];
+        $this->set = '';
     }
 
     /** A bare date has no hour to move: shown in the zone it was written in. */
@@ -72,12 +76,16 @@ final class Dates implements ResetInterface
     /** @param \DateTimeZone|null $zone the shop's, unless another is named */
     private function written(\DateTimeInterface $date, string $form, ?\DateTimeZone $zone = null): string
     {
-        $said = &$this->said[$form.' '.$zone?->getName()][$date->getTimestamp()];
+        $set = $form.' '.$zone?->getName();
+        $said = &$this->said[$set][$date->getTimestamp()];
         if (null === $said) {
             $locale = $this->reader->locale();
             $this->formatter ??= new \IntlDateFormatter($locale, \IntlDateFormatter::MEDIUM, \IntlDateFormatter::SHORT);
-            $this->formatter->setTimeZone($zone ?? $this->reader->timezone());
-            $this->formatter->setPattern($this->patterns[$form] ??= $this->kept->get('dates.'.$locale.'.'.$form, static fn (): string => self::pattern($locale, $form)));
+            if ($set !== $this->set) {
+                $this->formatter->setTimeZone($zone ?? $this->reader->timezone());
+                $this->formatter->setPattern($this->patterns[$form] ??= $this->kept->get('dates.'.$locale.'.'.$form, static fn (): string => self::pattern($locale, $form)));
+                $this->set = $set;
+            }
             $said = (string) $this->formatter->format($date);
         }
 
