@@ -39,6 +39,7 @@ use AwakeShed\Core\Schedule\Day\LearnedTime;
 use AwakeShed\Core\Schedule\Day\Replays;
 use AwakeShed\Core\Schedule\Day\Saving;
 use AwakeShed\Core\Schedule\Mender;
+use AwakeShed\Core\Schedule\Objective;
 use AwakeShed\Core\Schedule\Operation;
 use AwakeShed\Core\Schedule\Placed;
 use AwakeShed\Core\Schedule\Plan;
@@ -118,6 +119,20 @@ final class KeptResultsTest extends TestCase
             }
             foreach (['ft06' => 200, 'la01' => 300, 'la02' => 400, 'ft10' => 500] as $name => $budget) {
                 yield self::plan($name, Planner::plan(Problems::jobShop($name)[0]->with(budget: $budget)));
+            }
+        }];
+        yield 'plans-cut-short' => [static function (): iterable {
+            // A search that is stopped on its way shows each of its steps; one that ends comes to the same by many ways.
+            for ($seed = 201; $seed <= 216; ++$seed) {
+                $problems = ['shop' => Problems::madeUp($seed, 5 + $seed % 6), 'free shop' => Problems::madeUp($seed, 4 + $seed % 5, false, false), 'week' => Problems::week($seed, 6 + $seed % 9, 3 + $seed % 4)];
+                foreach ($problems as $name => $problem) {
+                    foreach (Objective::cases() as $objective) {
+                        yield "$name $seed, $objective->value: ".implode(', ', array_map(static fn (int $budget): string => self::inShort(Planner::plan(new Problem($objective, $problem->seed, $budget, $problem->resources, $problem->jobs, $problem->asWritten()))), [1, 2, 4, 9, 20]));
+                    }
+                }
+            }
+            foreach (['ft06', 'la01', 'la02', 'ft10'] as $name) {
+                yield "$name: ".implode(', ', array_map(static fn (int $budget): string => self::inShort(Planner::plan(Problems::jobShop($name)[0]->with(budget: $budget))), [1, 2, 3, 5, 8, 12, 20, 35, 60, 100]));
             }
         }];
         yield 'plans-that-are-mended' => [static function (): iterable {
@@ -231,6 +246,10 @@ final class KeptResultsTest extends TestCase
                 'starts' => static fn (float $t): float => $t < 4 ? 350.0 : 3100.0,
                 'dies' => static fn (float $t): float => $t < 25 ? 3050.0 : 3050 * exp(-($t - 25)),
                 'climbs' => static fn (float $t): float => 2800 + 20 * $t,
+                'takes a load at the end' => static fn (float $t): float => $t < 36.5 ? 3700.0 : 3500.0,
+                'let go of at the start' => static fn (float $t): float => $t < 3.2 ? 3500.0 : 3700.0,
+                'takes a load that hardly shows' => static fn (float $t): float => $t < 17 ? 3700.0 : 3661 - 0.4 * $t,
+                'hunts under load' => static fn (float $t): float => $t < 14 ? 3720.0 : 3480 * (1 + 0.03 * sin(2 * \M_PI * $t / 1.4)),
                 'surges now and then' => static fn (float $t): float => 3100 + (fmod($t, 7) < 1.2 ? 260 * sin(2 * \M_PI * fmod($t, 7) / 1.2) : 0),
             ];
             foreach ($shapes as $name => $rpm) {
@@ -275,6 +294,11 @@ final class KeptResultsTest extends TestCase
         return "$name: worth {$plan->value()} of {$plan->lowerBound}".($plan->isProved ? ', proved' : '').'; '
             .implode('; ', array_map(static fn (Placed $one): string => "{$one->operation->id} {$one->start}–{$one->end} ".implode(' ', array_map(static fn (array $use): string => implode(' × ', array_reverse($use)), $one->uses())), $plan->placed))
             .implode('', array_map(static fn (array $one): string => "; not {$one[0]->id}, {$one[1]->name}", $plan->unplanned));
+    }
+
+    private static function inShort(Plan $plan): string
+    {
+        return "{$plan->value()} of {$plan->lowerBound} ".hash('crc32b', self::plan('', $plan));
     }
 
     private static function longer(Problem $problem, string $id, int $more): Problem

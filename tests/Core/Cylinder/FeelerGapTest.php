@@ -49,6 +49,7 @@ final class FeelerGapTest extends TestCase
         self::assertSame(GapFit::HalfKnown, $least(0.25)->fit());
         self::assertNull($least(0.25)->toMiddle());
         self::assertSame(GapFit::Wide, FeelerGap::read(Gap::Plug, Length::millimetres(0.9), null, Length::millimetres(0.8))->fit());
+        self::assertSame(GapFit::HalfKnown, FeelerGap::read(Gap::ValveLash, Length::millimetres(0.03), null, Length::millimetres(0.05))->fit());
     }
 
     public function testRefusesALeastAboveTheMost(): void

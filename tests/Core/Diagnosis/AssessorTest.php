@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Diagnosis;
 
+use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\Contradiction;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
+use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Gate\Closures;
+use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\TestCase;
 
@@ -151,6 +155,25 @@ final class AssessorTest extends TestCase
             }
         }
         self::assertGreaterThan(10_000, $suggested);
+    }
+
+    /** A line of a card has room for four names. */
+    public function testWhatAnAnswerWouldChangeIsNamedTheLargestFirst(): void
+    {
+        $vocabulary = Vocabulary::shipped();
+        $assessor = new Assessor(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped()));
+        $named = [];
+        foreach (['start.plain', 'bowl.inside', 'jar.tank', 'spark.tester'] as $test) {
+            foreach ($assessor->prospects(new CaseFile(new MachineFacts(MachineKind::Mower)), $test) as $preview) {
+                $shifts = array_map(static fn (array $one): float => abs($one['after'] - $one['before']), array_values($preview->shifts));
+                $sorted = $shifts;
+                rsort($sorted);
+                self::assertSame($sorted, $shifts);
+                self::assertGreaterThanOrEqual(0.02, min([1.0, ...$shifts]));
+                $named[] = \count($shifts);
+            }
+        }
+        self::assertSame(4, max([0, ...$named]));
     }
 
     public function testEveryTestChangesSomething(): void

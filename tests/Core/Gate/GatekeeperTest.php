@@ -15,7 +15,9 @@ use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\Closures;
+use AwakeShed\Core\Gate\Gate;
 use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Gate\GateState;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -79,6 +81,23 @@ final class GatekeeperTest extends TestCase
         $case = self::mower(Finding::observed('look.oil_level', 'at_mark'));
         self::assertSame(['look.air_filter', 'feel.pull'], self::until($case, 'run.steady'));
         self::assertSame(['look.air_filter', 'feel.pull'], self::until($case->with(Finding::observed('start.bypass', 'nothing')), 'start.bypass_repeat'));
+    }
+
+    public function testOnlyWhatIsAskedAboutIsSaidToBeClosed(): void
+    {
+        $keeper = new Gatekeeper(Vocabulary::shipped(), Closures::shipped());
+
+        self::assertSame(['feel.pull'], array_keys($keeper->closed(self::mower(), ['jar.tank', 'feel.pull'])));
+        self::assertGreaterThan(5, \count($keeper->closed(self::mower())), 'all there are, where none is named');
+    }
+
+    public function testAGateNobodyNeedsIsWorthAMinuteUnlessSomethingHolds(): void
+    {
+        $hold = Vocabulary::shipped()->holds[0] ?? self::fail('The vocabulary has holds.');
+
+        self::assertTrue((new GateState(new Gate('x', [], ['look.sound']), [], [], []))->isOptional());
+        self::assertFalse((new GateState(new Gate('x', [], ['look.sound']), [], [$hold], []))->isOptional());
+        self::assertFalse((new GateState(new Gate('x', ['look.sound'], []), [], [], []))->isOptional());
     }
 
     public function testNothingStartsOrRunsWhileTheCarburetorIsApart(): void

@@ -62,6 +62,14 @@ final class MoneyTest extends TestCase
         self::assertLessThan(7.0 + $alone('carb.pilot_blocked') + $alone('carb.main_jet_blocked'), $two, 'the carburetor comes off once');
     }
 
+    public function testWhatTakesOnlyHandsCostsNoPart(): void
+    {
+        $cures = Cures::shipped();
+
+        self::assertSame([0, 0], $cures->dollars('tank.debris'));
+        self::assertSame([4, 20], $cures->dollars('fuel.stale'));
+    }
+
     public function testWorthItIsAskedAtTheFirstPartThatMayPassTheLimit(): void
     {
         $cures = Cures::shipped();

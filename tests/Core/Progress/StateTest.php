@@ -241,6 +241,7 @@ final class StateTest extends TestCase
         self::assertSame([], $asked($ledger->after(MoveKind::On->move(1))), 'nobody said it was to be cleaned');
         self::assertSame([], $asked($toBeCleaned), 'it is off, and may still be');
         self::assertSame([Ask::PartUncleaned], $asked($toBeCleaned->after(MoveKind::On->move(1))));
+        self::assertSame(-1, Asks::shipped()->atTheBench($toBeCleaned->after(MoveKind::On->move(1)))[0]->since, 'no event raised it: the bench says it');
         self::assertSame([], $asked($toBeCleaned->after(MoveKind::Clean->move(1, ['method' => 'spray']))->after(MoveKind::On->move(1))));
         self::assertSame([Ask::TurnsUnwritten], $asked($ledger->after(MoveKind::Off->move(said: ['kind' => 'mixture_screw']))));
         self::assertSame([], $asked($ledger->after(MoveKind::Off->move(said: ['kind' => 'mixture_screw', 'turns' => '1 1/2']))));

@@ -15,6 +15,7 @@ use AwakeShed\Core\Schedule\PlanJob;
 use AwakeShed\Core\Schedule\Planner;
 use AwakeShed\Core\Schedule\Problem;
 use AwakeShed\Core\Schedule\SharedResource;
+use AwakeShed\Core\Schedule\Steps;
 use AwakeShed\Core\Schedule\WhyNot;
 use PHPUnit\Framework\TestCase;
 
@@ -124,6 +125,22 @@ final class PlannerTest extends TestCase
         self::assertSame(40, $plan->of('then')?->start);
         self::assertSame(0, $plan->of('first')?->start);
         self::assertSame(50, $plan->of('urgent')?->start);
+    }
+
+    public function testAPinAtTheFirstMinuteIsKept(): void
+    {
+        $plan = $this->shop([new Operation('urgent', 'other', 35, [['wim', 1]]), new Operation('now', 'job', 10, [['wim', 1]], pinned: 0)], ['other' => 0, 'job' => null]);
+
+        self::assertSame([0, 10], [$plan->of('now')?->start, $plan->of('urgent')?->start]);
+    }
+
+    public function testABudgetIsSpentToItsLastStep(): void
+    {
+        $steps = new Steps(2);
+        $steps->spend(149);
+        self::assertFalse($steps->areSpent(), 'seventy-five a millisecond');
+        $steps->spend(1);
+        self::assertTrue($steps->areSpent());
     }
 
     public function testOfTwoPinsInConflictTheLaterWrittenGivesWay(): void

@@ -72,6 +72,7 @@ final class ProblemFormatTest extends TestCase
         yield 'a half minute' => ['"minutes":25', '"minutes":25.5', ['/operations/0/minutes']];
         yield 'no minutes' => ['"minutes":25', '"minutes":0', ['/operations/0/minutes']];
         yield 'closes before it opens' => ['[60,480]', '[480,60]', ['/resources/4/open/0']];
+        yield 'later than minutes add up' => ['"due":480', '"due":10000000001', ['/jobs/0/due']];
         yield 'a third minute' => ['[60,480]', '[60,480,500]', ['/resources/4/open/0']];
         yield 'twice one name' => ['"id":"wim"', '"id":"tamsin"', ['/resources/1/id', '/operations/2/uses/one_of/1/0']];
         yield 'no such resource' => ['"lift":1}', '"crane":1}', ['/operations/0/uses/crane']];

@@ -53,6 +53,7 @@ final class SightTest extends TestCase
 
     public function testARuleInThePictureGivesTheScale(): void
     {
+        self::assertSame(0.0, PhotoRule::between(Point::at(0, 0), Point::at(0, 30), Point::at(50, 0), Point::at(50, 10), Length::millimetres(10), 0.0)->halfWidth->inMillimetres(), 'taps that are sure');
         $gap = PhotoRule::between(Point::at(0, 0), Point::at(30, 40), Point::at(0, 100), Point::at(100, 100), Length::millimetres(20), 1.0);
         self::assertEqualsWithDelta(10, $gap->length->inMillimetres(), 1e-9);
         self::assertGreaterThan(0.2, $gap->halfWidth->inMillimetres());

@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Sound;
 
 use AwakeShed\Core\Simulation\EngineSound;
 use AwakeShed\Core\Sound\Firing;
+use AwakeShed\Core\Sound\HeardSpeed;
 use AwakeShed\Core\Sound\Tachometer;
 use AwakeShed\Core\Sound\TachometerVerdict;
 use AwakeShed\Core\Sound\UnreadableSound;
@@ -45,6 +46,15 @@ final class TachometerTest extends TestCase
             }
         }
         self::assertGreaterThan(120, $told, 'and most of them are');
+    }
+
+    /** No engine of the trade turns faster than 15,000: what beats quicker is something else. */
+    public function testNoEngineTurnsFasterThanOneCan(): void
+    {
+        $heard = static fn (float $rpm): array => array_map(static fn (HeardSpeed $one): float => $one->speed->in(SpeedUnit::Rpm), Tachometer::hear(WavFile::read(EngineSound::engine(11_025, 4, static fn (): float => $rpm / 120, 3, ring: 600)->wav(16)), Firing::FourStrokeSingle)->readings);
+
+        self::assertEqualsWithDelta([14_600], $heard(14_600), 146);
+        self::assertSame([], $heard(15_400));
     }
 
     /** @return iterable<string, array{float, float}> period in s, depth */

@@ -102,6 +102,17 @@ final class StagePlanTest extends TestCase
         self::assertSame(26.0, StagePlan::pulls([$pull(20), $pull(6), new Act('flush.drain', ['ml' => 5])])->thrown()->inMillilitres());
     }
 
+    public function testTheChokeIsNotAskedOfWhatRunsSteadyAnyway(): void
+    {
+        $asked = static fn (Act ...$acts): bool => \in_array('prove.choke_helps', array_map(static fn (StepState $one): string => $one->step->id, self::stage(self::case([]), array_values($acts), 'prove')->steps), true);
+        $after = static fn (string $choice): Act => new Act('prove.after_5', choice: $choice);
+
+        self::assertTrue($asked());
+        self::assertTrue($asked($after('surges')));
+        self::assertFalse($asked($after('surges'), $after('steady')), 'what was said last');
+        self::assertTrue($asked($after('steady'), $after('surges')));
+    }
+
     public function testALookAgainIsDoneByWhatItFindsAfterwards(): void
     {
         $case = self::case(['look.oil_level' => 'far_over', 'look.oil_smell' => 'gas']);
