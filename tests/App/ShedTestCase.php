@@ -28,12 +28,17 @@ use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\Session\FlashBagAwareSessionInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /** A shed with one person of each role and nothing in it; every test is rolled back. */
 abstract class ShedTestCase extends WebTestCase
 {
     protected const PASSWORD = 'tray-under-the-filler';
+
+    /** Lead to a page on which is seen what became of it; everything else that is sent is answered in a sentence. */
+    private const SHOWS_BY_ITSELF = ['job_trace_import', 'job_trace_record', 'look_back_say', 'own_password', 'plan_feed', 'season_feed', 'second_factor', 'trace_file', 'trace_import', 'trace_record', 'trace_stop', 'wait_end'];
 
     private static ?string $hash = null;
 
@@ -152,7 +157,23 @@ abstract class ShedTestCase extends WebTestCase
      */
     protected function post(string $address, array $fields, ?string $key = null): Crawler
     {
-        return $this->browser->request('POST', $address, $fields + ['_token' => $this->token(), 'request_key' => $key ?? RequestKey::fresh()->value]);
+        $fields += ['_token' => $this->token(), 'request_key' => $key ?? RequestKey::fresh()->value];
+        $before = $this->flashes();
+        $page = $this->browser->request('POST', $address, $fields);
+        $response = $this->browser->getResponse();
+        if (Response::HTTP_SEE_OTHER === $response->getStatusCode() && !\in_array($this->browser->getRequest()->attributes->get('_route'), self::SHOWS_BY_ITSELF, true)) {
+            self::assertGreaterThan($before, $this->flashes(), "$address says nothing of what became of it.");
+        }
+
+        return $page;
+    }
+
+    /** How many sentences wait to be shown. */
+    private function flashes(): int
+    {
+        $session = $this->browser->getRequest()->getSession();
+
+        return $session instanceof FlashBagAwareSessionInterface ? array_sum(array_map(static fn (mixed $some): int => \is_array($some) ? \count($some) : 0, $session->getFlashBag()->peekAll())) : 0;
     }
 
     protected function token(): string

@@ -8,10 +8,12 @@ use AwakeShed\App\Account\LastOwner;
 use AwakeShed\App\Account\Links;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\MemberRepository;
+use AwakeShed\App\Account\OneTimeLink;
 use AwakeShed\App\Account\OpenSessionRepository;
 use AwakeShed\App\Account\People;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\SignInName;
+use AwakeShed\App\Account\Token;
 use AwakeShed\App\Audit\AuditNote;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Notes;
@@ -157,6 +159,20 @@ final class PeopleTest extends ShedTestCase
         self::assertFalse($links->use($link));
         $notes = self::service(Notes::class)->latest(Deed::LinkUsed, null);
         self::assertSame([[$member->getId(), $member->getName()]], array_map(static fn (AuditNote $note): array => [$note->getMemberId(), $note->getSubject()], $notes));
+    }
+
+    public function testWhoUsesALinkEndsEveryOtherOfTheirs(): void
+    {
+        $links = self::service(Links::class);
+        $member = $this->member(Role::Technician);
+        $link = $links->find(basename($links->make($member, Links::INVITATION, null))) ?? self::fail('It was made just now.');
+        // Made in the same moment by somebody else.
+        self::entities()->persist(new OneTimeLink($other = Token::fresh(), $member, new \DateTimeImmutable('+1 hour')));
+        self::entities()->flush();
+        self::assertNotNull($links->find($other));
+        self::assertTrue($links->use($link));
+        self::entities()->clear();
+        self::assertNull($links->find($other));
     }
 
     public function testAFirstPasswordOpensNothingButThePageThatChangesIt(): void

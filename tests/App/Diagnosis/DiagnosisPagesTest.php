@@ -208,6 +208,9 @@ final class DiagnosisPagesTest extends ShedTestCase
         $job = $this->job();
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/short?line=plug%20dry;%20nee%20le');
         self::assertSame('plug dry; needle.pressure leaks', $page->filter('button')->first()->attr('value'));
+        // What is longer than anybody types is looked at no further.
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/short?line='.str_repeat('x', 299).';%20jet%20bl');
+        self::assertSelectorNotExists('button[value*="blocked"]');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/short?line=qqq');
         $this->assertSays('Nothing begins so.');
         $this->browser->request('GET', '/jobs/'.$job->getId().'/short');

@@ -46,6 +46,18 @@ final class SideBySideTest extends ShedTestCase
         }
     }
 
+    public function testTheShedsOwnName(): void
+    {
+        $this->signIn(Role::Owner);
+        $open = fn (): Form => $this->browser->request('GET', '/shop')->selectButton('Save')->form();
+        [$first, $second] = [$open(), $open()];
+        $this->browser->submit($first, ['shop[place]' => 'At the boat ramp']);
+        self::assertResponseRedirects();
+        $page = $this->browser->submit($second, ['shop[place]' => 'Behind the barn']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('At the boat ramp', $page->filter('[data-both]')->text());
+    }
+
     public function testAPageOfTheSpecBook(): void
     {
         $page = new SpecPage('Alderholm 160', null);

@@ -5,19 +5,34 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Kept;
 
 use AwakeShed\App\Calc\Calculations;
+use AwakeShed\App\Calc\CalcWords;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Device\Gauge\Scenario;
+use AwakeShed\App\Device\Weather\SimulatedWeather;
+use AwakeShed\App\Drawing\Bar;
+use AwakeShed\App\Drawing\BarDrawing;
+use AwakeShed\App\Drawing\Drawing;
+use AwakeShed\App\Drawing\PartShape;
+use AwakeShed\App\Drawing\TraceDrawing;
 use AwakeShed\App\Form\ChipChoices;
+use AwakeShed\App\Unit\Figures;
 use AwakeShed\App\Unit\Quantities;
 use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Carburetor\Material;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Trace\NeedleTrace;
+use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\ShaftSpeed;
+use AwakeShed\Core\Units\SpeedUnit;
 use AwakeShed\Tests\App\Calc\CalcCommandTest;
 use AwakeShed\Tests\App\ShedTestCase;
+use AwakeShed\Tests\Core\Trace\Shapes;
 use AwakeShed\Tests\Kept;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\DomCrawler\Crawler;
+use Twig\Environment;
 
 /** Words, units and drawings of pages as they were looked at once: every field of the bench, every answer worked by hand, the drawings of a job. */
 final class KeptPagesTest extends ShedTestCase
@@ -78,7 +93,37 @@ final class KeptPagesTest extends ShedTestCase
         foreach (Scenario::cases() as $scenario) {
             $lines[] = "$scenario->value, {$scenario->kind()->value}, {$scenario->unit()}, ".$scenario->duration().' s: '.implode(' ', array_map(static fn (int $n): string => \sprintf('%.9g', $scenario->at($n / 10, 3)), range(0, (int) (10 * min(40, $scenario->duration())), 7)));
         }
+        foreach (range(0, 11) as $month) {
+            $moment = (new \DateTimeImmutable('2026-01-03 02:30 UTC'))->modify("+$month months +$month days +".(5 * $month).' hours');
+            $lines[] = 'weather, '.$moment->format('Y-m-d H:i').': '.self::service(SimulatedWeather::class)->at($moment)->inCelsius().' °C';
+        }
         Kept::is(__DIR__.'/stand-ins.txt', $lines);
+    }
+
+    /** Drawings of what no job of these tests comes to. */
+    public function testDrawingsByThemselves(): void
+    {
+        $lines = [];
+        foreach ([1, 4, 9, 16] as $number) {
+            $lines[] = "$number bars: ".$this->drawn(BarDrawing::withBars('thrown_by_pull', array_map(static fn (int $n): Bar => new Bar((string) $n, 3.0 * $n, Figures::share(0.05 * $n), 2.5 * $n, 4.0 * $n), range(1, $number)), 12.0, Figures::share(0.5)));
+        }
+        foreach (['quick' => Shapes::needle(20.0, decay: 0.001), 'slow' => Shapes::needle(4.0, decay: 0.02)] as $name => $needle) {
+            $lines[] = "a $name needle: ".$this->drawn(TraceDrawing::ofNeedle(NeedleTrace::fromPressures(Shapes::series($needle))));
+        }
+        foreach (['steady' => static fn (float $t): float => 3100.0, 'loaded' => static fn (float $t): float => $t < 9 ? 3700.0 : 3550.0] as $name => $rpm) {
+            $lines[] = "a $name engine: ".$this->drawn(TraceDrawing::ofSpeed(SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(4, 20, $rpm)), ShaftSpeed::of(3456, SpeedUnit::Rpm))));
+        }
+        $kinds = [];
+        foreach (Carburetors::shipped()->types as $type) {
+            foreach ($type->parts as $part) {
+                $kinds[$part->id] = "$part->id of {$part->material->value} is drawn as ".PartShape::ofPart($part->id, $part->material)->value;
+            }
+        }
+        ksort($kinds);
+        foreach (Material::cases() as $material) {
+            $kinds[] = "something of $material->value is drawn as ".PartShape::ofPart(null, $material)->value;
+        }
+        Kept::is(__DIR__.'/drawings-by-themselves.txt', [...$lines, ...array_values($kinds)]);
     }
 
     public function testTheDrawingsOfAJobAndItsHistory(): void
@@ -105,6 +150,11 @@ final class KeptPagesTest extends ShedTestCase
             $lines[] = "$type->id: ".$own(self::markup($this->browser->request('GET', '/jobs/'.$other->getId().'/carburetor/map')->filter('svg.section-drawing')->outerHtml()));
         }
         Kept::is(__DIR__.'/drawings.txt', $lines);
+    }
+
+    private function drawn(Drawing $drawing): string
+    {
+        return self::markup(self::service(Environment::class)->render('drawing/'.$drawing->template().'.svg.twig', ['drawing' => $drawing, 'standalone' => true, 'calc_words' => self::service(CalcWords::class)]));
     }
 
     private function got(string $address): string

@@ -45,6 +45,8 @@ final class MoneyTest extends ShedTestCase
         self::assertResponseStatusCodeSame(422);
         self::assertInputValueSame('cap', 'as little as can be');
         self::assertNull($this->again($job)->getCap());
+        $this->post('/jobs/'.$job->getId().'/money/limits', ['cap' => '0', 'worth' => '']);
+        self::assertSame(0.0, $this->again($job)->getCap(), 'nothing may be spent');
     }
 
     public function testAnEstimateWaitsForItsAnswerAndWhatGoesPastItAsksAgain(): void

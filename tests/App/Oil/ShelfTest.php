@@ -48,6 +48,13 @@ final class ShelfTest extends ShedTestCase
         self::assertEqualsWithDelta(1946.35, $this->stocks()[0][0], 0.01);
         $this->post("/oil/$id/counted", ['volume' => '1.5 L']);
         self::assertSame(1500.0, $this->stocks()[0][0]);
+        $this->post("/oil/$id/counted", ['volume' => '0']);
+        self::assertSame(0.0, $this->stocks()[0][0], 'the shelf is empty');
+        $this->post("/oil/$id/counted", ['volume' => '250 L']);
+        self::assertSame(250_000.0, $this->stocks()[0][0]);
+        $this->post("/oil/$id/counted", ['volume' => '250.1 L']);
+        self::assertResponseStatusCodeSame(422, 'more than a barrel');
+        $this->post("/oil/$id/counted", ['volume' => '1.5 L']);
         $this->browser->request('GET', '/oil.csv');
         self::assertStringContainsString("oil,left_ml,used_ml\n5W-30,1500,0", (string) $this->browser->getResponse()->getContent());
     }

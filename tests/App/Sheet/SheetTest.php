@@ -10,17 +10,21 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\App\Sheet\SentSheet;
 use AwakeShed\App\Sheet\SentSheetRepository;
 use AwakeShed\App\Sheet\SheetCopy;
+use AwakeShed\App\Sheet\SheetKind;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Proving\Attempt;
 use AwakeShed\Tests\App\ShedTestCase;
+use AwakeShed\Tests\Kept;
 use AwakeShed\Tests\NeedsProgram;
+use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\Process\Process;
 
 /** What goes home with a machine on paper: derived until it is sent, kept as it was sent. */
 final class SheetTest extends ShedTestCase
 {
+    use ClockSensitiveTrait;
     use NeedsProgram;
 
     public function testItSaysWhatWasToldFoundDoneAndWhatToWatch(): void
@@ -62,6 +66,28 @@ final class SheetTest extends ShedTestCase
         self::assertStringNotContainsString('TCPDF', $text);
     }
 
+    /** Where words, lines and pictures stand on each page; what the words are, other tests say. */
+    public function testWhereThingsStandOnThePapers(): void
+    {
+        self::mockTime(new \DateTimeImmutable('2026-06-09 09:00:00 UTC'));
+        $this->signIn();
+        $job = $this->worked();
+        $lines = [];
+        foreach (SheetKind::cases() as $kind) {
+            $this->browser->request('GET', '/jobs/'.$job->getId()."/papers/$kind->value.pdf");
+            self::assertResponseIsSuccessful($kind->value);
+            preg_match_all('/stream\r?\n(.*?)\r?\nendstream/s', (string) $this->browser->getResponse()->getContent(), $streams);
+            foreach ($streams[1] as $stream) {
+                $page = (string) @gzuncompress($stream);
+                if (str_contains($page, ' Td ')) {
+                    $drawn = (string) preg_replace('/\[?\((?:\\\\.|[^)])*\)\]? T[jJ]/s', 'words', $page);
+                    $lines[] = "$kind->value: ".substr_count($drawn, 'words').' words, '.substr_count($drawn, ' l').' lines, '.substr_count($drawn, ' re').' boxes, '.substr_count($drawn, ' Do').' pictures, '.hash('xxh64', $drawn);
+                }
+            }
+        }
+        Kept::is(\dirname(__DIR__).'/Kept/papers.txt', $lines);
+    }
+
     public function testALinkOpensThatSheetAsItWasUntilItEndsOrIsWithdrawn(): void
     {
         $this->signIn();
@@ -94,7 +120,7 @@ final class SheetTest extends ShedTestCase
     public function testALinkThatIsPastItsDayOpensNothing(): void
     {
         $job = $this->job();
-        $sheet = new SentSheet($job, \AwakeShed\App\Sheet\SheetKind::Done, SheetCopy::digest('x'), $this->member(Role::Technician), new \DateTimeImmutable('-40 days'), '');
+        $sheet = new SentSheet($job, SheetKind::Done, SheetCopy::digest('x'), $this->member(Role::Technician), new \DateTimeImmutable('-40 days'), '');
         $token = $sheet->openUntil(new \DateTimeImmutable('-10 days'));
         self::entities()->persist(new SheetCopy('x'));
         self::entities()->persist($sheet);

@@ -57,6 +57,18 @@ final class ShelfTest extends ShedTestCase
         self::assertSame(WantedState::Here, self::entities()->find(WantedPart::class, $wanted->getId())?->getState());
     }
 
+    public function testADonorThatIsGoneIsNoneAnyMore(): void
+    {
+        foreach ([['Whole engine, Alderholm 160', 1], ['Deck of an Alderholm', 0]] as [$name, $count]) {
+            $part = new ShelfPart($name, PartCondition::Donor);
+            $part->move($count);
+            self::entities()->persist($part);
+        }
+        self::entities()->flush();
+
+        self::assertSame(['Whole engine, Alderholm 160'], array_map(static fn (ShelfPart $part): string => $part->getName(), self::service(PartsShelf::class)->donors('Alderholm 160')));
+    }
+
     public function testMoreThanLiesThereDoesNotGo(): void
     {
         $this->signIn();

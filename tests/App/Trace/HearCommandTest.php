@@ -17,6 +17,7 @@ final class HearCommandTest extends KernelTestCase
         file_put_contents($file, Scenario::Surge->sound());
         $tester = self::tester();
         self::assertSame(0, $tester->execute(['file' => $file]));
+        self::assertSame(0, self::tester()->execute(['file' => $file, '--near' => '3100']));
         $said = json_decode($tester->getDisplay(), true, 8, \JSON_THROW_ON_ERROR);
         self::assertIsArray($said);
         self::assertSame(['told', 'hunts'], [$said['verdict'], $said['speed']]);
