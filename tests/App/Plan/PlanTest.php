@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Plan;
 
+use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Carburetor\WantedPart;
 use AwakeShed\App\Carburetor\WantedState;
@@ -20,6 +21,7 @@ use AwakeShed\App\Plan\Workplace;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\App\Wait\WaitLines;
+use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Schedule\Checker;
 use AwakeShed\Core\Schedule\Placed;
 use AwakeShed\Core\Schedule\Plan;
@@ -235,6 +237,21 @@ final class PlanTest extends ShedTestCase
         self::assertGreaterThanOrEqual('2026-06-15 08:00', $this->item($board, 'first_run')->start->format('Y-m-d H:i'));
         self::assertLessThan('2026-06-10', $this->item($board, 'gates')->start->format('Y-m-d H:i'));
         self::assertGreaterThanOrEqual('10:00', $this->item($board, 'cause')->start->format('H:i'));
+    }
+
+    public function testWhatStandsAlreadyIsNotPutUpToStandAgain(): void
+    {
+        $kinds = static fn (PlanBoard $board): array => array_map(static fn (PlanItem $item): string => $item->kind, $board->items);
+        $job = $this->promised('2026-06-30');
+        $this->found($job, Finding::number('claim.idle_months', 26));
+        self::assertContains('settle', $kinds($this->replanned()));
+        $wait = static fn (Job $job, WaitKind $kind, Member $by): Wait => new Wait($job, $kind, $by, new \DateTimeImmutable('2026-06-09 08:50 UTC'), new \DateTimeImmutable('2026-06-09 10:00 UTC'));
+        self::entities()->persist($wait($this->again($job), WaitKind::StandsCold, $this->member(Role::Technician)));
+        self::entities()->flush();
+        self::assertContains('settle', $kinds($this->replanned()), 'an engine that cools settles no fuel');
+        self::entities()->persist($wait($this->again($job), WaitKind::SettleTank, $this->member(Role::Technician)));
+        self::entities()->flush();
+        self::assertNotContains('settle', $kinds($this->replanned()));
     }
 
     public function testWhatWaitsBeyondWhatTheBarShowsIsPlannedAroundToo(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Waste;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Waste\CanFill;
 use AwakeShed\App\Waste\WasteCan;
 use AwakeShed\App\Waste\WasteLedger;
 use AwakeShed\Core\Fuel\WasteStream;
@@ -62,6 +63,14 @@ final class CansTest extends ShedTestCase
         self::assertSame([800.0, 1500.0], array_map(static fn ($fill): float => $fill->held->inMillilitres(), $this->fills()), 'into the first with room, else into the last');
     }
 
+    public function testACanNobodyPouredIntoIsEmpty(): void
+    {
+        self::entities()->persist(new WasteCan('New can', WasteStream::StaleGasoline, Volume::millilitres(1000)));
+        self::entities()->flush();
+
+        self::assertSame([0.0], array_map(static fn (CanFill $fill): float => $fill->held->inMillilitres(), self::service(WasteLedger::class)->fills()));
+    }
+
     public function testACanThatCannotBeIsRefusedAndKeptAsTyped(): void
     {
         $this->signIn();
@@ -105,7 +114,7 @@ final class CansTest extends ShedTestCase
         self::entities()->flush();
     }
 
-    /** @return list<\AwakeShed\App\Waste\CanFill> */
+    /** @return list<CanFill> */
     private function fills(): array
     {
         return self::service(WasteLedger::class)->fills();
