@@ -18,19 +18,24 @@ final readonly class ShedList
 {
     private const MANY = 1000;
 
-    /** @param int $many of more machines than so many that answer to a word it is no use to begin from it */
+    /** @param int $many of more machines than so many that answer to a word it is no use to begin from it; so many are gone through at once */
     public function __construct(private Connection $database, private int $many = self::MANY)
     {
     }
 
     public function page(ShedQuery $query): ShedPage
     {
-        [$sql, $values] = $this->statement($query);
+        $search = '' === $query->find ? null : $this->search($query->find, $query->handedBack);
+        $edge = null !== $search && null === $search->among ? $this->edge($query) : null;
+        [$sql, $values] = $this->statement($query, $search, $edge);
         /** @var list<Row> $found */
         $found = $this->database->fetchAllAssociative($sql, $values);
         $isMore = \count($found) > ShedQuery::PAGE;
         $found = \array_slice($found, 0, ShedQuery::PAGE);
         $isBackwards = null !== $query->before;
+        $further = $isMore ? $found[ShedQuery::PAGE - 1]['id'] : ($edge['id'] ?? null);
+        // Where nothing was found it goes back from where it stopped.
+        $back = null === ($query->before ?? $query->after) ? null : ($found[0]['id'] ?? $edge['id'] ?? $query->before ?? $query->after);
         $rows = array_map(static fn (array $row): ShedRow => new ShedRow(
             $row['id'],
             MachineKind::from($row['kind']),
@@ -44,7 +49,7 @@ final readonly class ShedList
             $row['with_whom'],
         ), $isBackwards ? array_reverse($found) : $found);
 
-        return new ShedPage($rows, $isBackwards ? $isMore : null !== $query->after, $isBackwards || $isMore);
+        return new ShedPage($rows, $isBackwards ? $further : $back, $isBackwards ? $back : $further, !$isMore && null !== $edge);
     }
 
     /** How many machines match, by where they stand; the filter by stand itself is left out. */
@@ -74,9 +79,48 @@ final readonly class ShedList
     /**
      * One page and a row more, which tells whether there is another.
      *
+     * @param array{id: int, at: string}|null $edge the last machine that is gone through
+     *
      * @return array{string, list<int|string>} the statement with its values
      */
-    public function statement(ShedQuery $query): array
+    public function statement(ShedQuery $query, ?Search $search = null, ?array $edge = null): array
+    {
+        [$column, $isDownwards, $index, $where, $values] = $this->scope($query);
+        if (null !== $search) {
+            $where[] = $search->where;
+            $values = [...$search->amongWith, ...$values, ...$search->whereWith];
+        }
+        if (null !== $edge) {
+            $where[] = self::isPast($column, !$isDownwards, orAt: true);
+            $values = [...$values, $edge['at'], $edge['at'], $edge['id']];
+        }
+        $direction = $isDownwards ? 'DESC' : 'ASC';
+
+        return [
+            'SELECT STRAIGHT_JOIN j.id, machine.kind, machine.label, machine.owner_name, j.wanted_by, j.taken_in_at, j.stand, j.waits_for, j.handed_back_at, person.name AS with_whom
+             FROM '.(null === $search?->among ? "job j FORCE INDEX ($index)" : "$search->among JOIN job j ON j.id = found.job_id").' JOIN machine ON machine.id = j.machine_id LEFT JOIN member person ON person.id = j.with_whom_id
+             WHERE '.implode(' AND ', $where)." ORDER BY j.$column $direction, j.id $direction LIMIT ".(ShedQuery::PAGE + 1),
+            $values,
+        ];
+    }
+
+    /** @return array{id: int, at: string}|null the last of so many machines in their order; null where there are not so many */
+    private function edge(ShedQuery $query): ?array
+    {
+        [$column, $isDownwards, $index, $where, $values] = $this->scope($query);
+        $direction = $isDownwards ? 'DESC' : 'ASC';
+        /** @var array{id: int, at: string}|false $edge */
+        $edge = $this->database->fetchAssociative("SELECT j.id, j.$column AS at FROM job j FORCE INDEX ($index) WHERE ".implode(' AND ', $where)." ORDER BY j.$column $direction, j.id $direction LIMIT 1 OFFSET ".($this->many - 1), $values);
+
+        return false === $edge ? null : $edge;
+    }
+
+    /**
+     * What is looked at, without what is typed, and in which order: from where the page begins on.
+     *
+     * @return array{string, bool, string, list<string>, list<int|string>} the column it is in the order of, whether downwards, the index, conditions and their values
+     */
+    private function scope(ShedQuery $query): array
     {
         [$column, $descending, $order] = match ($query->sort) {
             ShedSort::Wanted => ['due', false, 'due'],
@@ -93,29 +137,23 @@ final readonly class ShedList
                 $values[] = $value;
             }
         }
-        $search = '' === $query->find ? null : $this->search($query->find, $query->handedBack);
-        if (null !== $search) {
-            $where[] = $search->where;
-            $values = [...$search->amongWith, ...$values, ...$search->whereWith];
-        }
         $from = $query->after ?? $query->before;
         $at = null === $from ? false : $this->database->fetchOne("SELECT $column FROM job WHERE id = ? AND shop_id = @shop", [$from]);
         $downwards = $descending !== (null !== $query->before);
         if (null !== $from && \is_string($at)) {
-            // The first half bounds the index; the two together are the place of a row among those of the same day.
-            [$past, $orAt] = $downwards ? ['<', '<='] : ['>', '>='];
-            $where[] = "j.$column $orAt ? AND (j.$column $past ? OR j.id $past ?)";
+            $where[] = self::isPast($column, $downwards, orAt: false);
             $values = [...$values, $at, $at, $from];
         }
-        $direction = $downwards ? 'DESC' : 'ASC';
-        $index = implode('_', ['shed', ...(null === $query->kind ? [] : ['kind']), ...(null === $stand ? [] : ['stand']), $order]);
 
-        return [
-            'SELECT STRAIGHT_JOIN j.id, machine.kind, machine.label, machine.owner_name, j.wanted_by, j.taken_in_at, j.stand, j.waits_for, j.handed_back_at, person.name AS with_whom
-             FROM '.(null === $search?->among ? "job j FORCE INDEX ($index)" : "$search->among JOIN job j ON j.id = found.job_id").' JOIN machine ON machine.id = j.machine_id LEFT JOIN member person ON person.id = j.with_whom_id
-             WHERE '.implode(' AND ', $where)." ORDER BY j.$column $direction, j.id $direction LIMIT ".(ShedQuery::PAGE + 1),
-            $values,
-        ];
+        return [$column, $downwards, implode('_', ['shed', ...(null === $query->kind ? [] : ['kind']), ...(null === $stand ? [] : ['stand']), $order]), $where, $values];
+    }
+
+    /** The first half bounds the index; the two together are the place of a row among those of the same day. */
+    private static function isPast(string $column, bool $downwards, bool $orAt): string
+    {
+        $past = $downwards ? '<' : '>';
+
+        return "j.$column $past= ? AND (j.$column $past ? OR j.id $past".($orAt ? '=' : '').' ?)';
     }
 
     /** @return array<string, int>|null by stand, those that answer to what is typed; null where they are many */
@@ -137,7 +175,7 @@ final readonly class ShedList
 
     /**
      * Of what is typed a rare word says among which machines to look; where each is common, the list is gone through in
-     * its order, and is soon full.
+     * its order, and is soon full; or so many are gone through, and the rest when somebody asks for it.
      */
     private function search(string $find, bool $isGone): Search
     {

@@ -41,18 +41,18 @@ final class FlatTest extends ShedTestCase
         }
     }
 
-    /** A word that most machines answer to, one that few do, and both; a hundred are gone through, and no more. */
+    /** A word that most machines answer to, one that few do, both, and two that never come together; a hundred are gone through, and no more. */
     public function testSearchCostsNoMoreEither(): void
     {
         $this->shed();
         $this->thousandsMore();
         $list = new ShedList(self::service(Connection::class), 100);
-        foreach (['mower', 'rare', 'mower rare', 'heron test', 'nothing'] as $find) {
+        foreach (['mower', 'rare', 'mower rare', 'heron test', 'odd even', 'nothing'] as $find) {
             foreach ([new ShedQuery($find), new ShedQuery($find, sort: ShedSort::Machine), new ShedQuery($find, kind: MachineKind::Mower), new ShedQuery($find, handedBack: true, sort: ShedSort::Newest)] as $query) {
                 $before = $this->read();
                 $list->page($query);
                 $list->counts($query);
-                self::assertLessThan(2 * self::SLACK, $this->read() - $before, $find);
+                self::assertLessThan(3 * self::SLACK, $this->read() - $before, $find);
             }
         }
     }
@@ -84,7 +84,7 @@ final class FlatTest extends ShedTestCase
         $copies = new Copies(self::service(Connection::class));
         [$machine, $job, $entry] = array_map(fn (string $table): int => $this->number("SELECT MAX(id) FROM $table"), ['machine', 'job', 'entry']);
         $copies->of('machine', "id = $machine", 'seq_1_to_4000 n', ['id' => "$machine + n.seq"]);
-        $copies->of('job', "id = $job", 'seq_1_to_4000 n', ['id' => "$job + n.seq", 'search_text' => "CONCAT('heronbill test mower · cabin ', n.seq % 700, IF(n.seq % 400 = 0, ' rare', ''))", 'machine_id' => "$machine + n.seq", 'gone' => 'n.seq % 100 <> 0', 'handed_back_at' => 'IF(n.seq % 100, NOW() - INTERVAL n.seq HOUR, NULL)', 'taken_in_at' => 'NOW() - INTERVAL n.seq HOUR', 'planned' => 'NULL']);
+        $copies->of('job', "id = $job", 'seq_1_to_4000 n', ['id' => "$job + n.seq", 'search_text' => "CONCAT('heronbill test mower · cabin ', n.seq % 700, IF(n.seq % 400 = 0, ' rare', ''), IF(n.seq % 2, ' odd', ' even'))", 'machine_id' => "$machine + n.seq", 'gone' => 'n.seq % 100 <> 0', 'handed_back_at' => 'IF(n.seq % 100, NOW() - INTERVAL n.seq HOUR, NULL)', 'taken_in_at' => 'NOW() - INTERVAL n.seq HOUR', 'planned' => 'NULL']);
         $copies->of('entry', "id = $entry", 'seq_1_to_4000 n', ['id' => "$entry + n.seq", 'job_id' => "$job + n.seq"]);
         foreach (['wanted_part' => ['job_id' => "$job + 2 * n.seq - 1"], 'waste_portion' => ['job_id' => "$job + n.seq", 'entry_id' => "$entry + n.seq", 'at' => 'NOW() - INTERVAL 1 + n.seq DAY'], 'oil_move' => ['entry_id' => "$entry + n.seq"]] as $table => $otherwise) {
             $last = $this->number("SELECT MAX(id) FROM $table");

@@ -79,10 +79,19 @@ final class ShedListTest extends ShedTestCase
                 foreach ([new ShedQuery($find), new ShedQuery($find, sort: ShedSort::Newest), new ShedQuery($find, kind: MachineKind::Mower, stand: Progress::TakenIn, sort: ShedSort::Machine), new ShedQuery($find, handedBack: true)] as $query) {
                     $wanted = array_values(array_filter(self::answer($all, $query), static fn (int $id): bool => self::isMeant($all[$id], $find)));
                     $there = [];
-                    for ($page = $list->page($query); [] !== $page->rows; $page = $list->page($this->beside($query, after: $there[\count($there) - 1]))) {
+                    $page = $list->page($query);
+                    $there = self::numbers($page);
+                    while (null !== $page->after) {
+                        $page = $list->page($this->beside($query, after: $page->after));
                         $there = [...$there, ...self::numbers($page)];
                     }
                     self::assertSame($wanted, $there, "$find of $many");
+                    $back = self::numbers($page);
+                    while (null !== $page->before) {
+                        $page = $list->page($this->beside($query, before: $page->before));
+                        $back = [...self::numbers($page), ...$back];
+                    }
+                    self::assertSame($wanted, $back, "$find of $many, back");
                     $counts = $list->counts($query);
                     $here = array_filter(self::answer($all, new ShedQuery(kind: $query->kind)), static fn (int $id): bool => self::isMeant($all[$id], $find));
                     $away = array_filter(self::answer($all, new ShedQuery(kind: $query->kind, handedBack: true)), static fn (int $id): bool => self::isMeant($all[$id], $find));
@@ -94,6 +103,24 @@ final class ShedListTest extends ShedTestCase
                 }
             }
         }
+    }
+
+    /** Of two words that many answer to, and few to both, so many machines are gone through, and the page says so. */
+    public function testWhatIsNotSoonFoundIsLookedForFurtherOnAsking(): void
+    {
+        $all = self::answer($this->shedful(), new ShedQuery());
+        $list = new ShedList(self::entities()->getConnection(), 20);
+        $last = max([0, ...array_keys(array_filter($all, static fn (int $id): bool => 0 === $id % 2))]);
+        self::entities()->getConnection()->executeStatement("UPDATE job SET search_text = CONCAT(search_text, IF(id % 2, ' odd', ' even'), IF(id = ?, ' odd', ''))", [$all[$last]]);
+        $page = $list->page(new ShedQuery('odd even'));
+        self::assertSame([[], true, null, $all[19]], [$page->rows, $page->isCut, $page->before, $page->after]);
+        $looks = 0;
+        while ([] === $page->rows && null !== $page->after) {
+            $page = $list->page(new ShedQuery('odd even', after: $page->after));
+            ++$looks;
+        }
+        self::assertSame([$all[$last]], self::numbers($page));
+        self::assertSame(intdiv($last, 20), $looks);
     }
 
     public function testWordsAreKeptAsMachinesComeChangeAndGo(): void
@@ -148,12 +175,13 @@ final class ShedListTest extends ShedTestCase
     private function walk(ShedQuery $query): array
     {
         $page = self::service(ShedList::class)->page($query);
-        self::assertFalse($page->isBefore);
+        self::assertNull($page->before);
         $there = self::numbers($page);
-        while ($page->isAfter) {
+        while (null !== $page->after) {
             self::assertCount(ShedQuery::PAGE, $page->rows);
-            $page = self::service(ShedList::class)->page($this->beside($query, after: self::numbers($page)[ShedQuery::PAGE - 1]));
-            self::assertTrue($page->isBefore);
+            self::assertSame([false, self::numbers($page)[ShedQuery::PAGE - 1]], [$page->isCut, $page->after]);
+            $page = self::service(ShedList::class)->page($this->beside($query, after: $page->after));
+            self::assertNotNull($page->before);
             $there = [...$there, ...self::numbers($page)];
         }
 
@@ -164,9 +192,9 @@ final class ShedListTest extends ShedTestCase
     private function walkBack(ShedQuery $query, ShedPage $page): array
     {
         $back = self::numbers($page);
-        while ($page->isBefore) {
-            $page = self::service(ShedList::class)->page($this->beside($query, before: self::numbers($page)[0]));
-            self::assertTrue($page->isAfter);
+        while (null !== $page->before) {
+            $page = self::service(ShedList::class)->page($this->beside($query, before: $page->before));
+            self::assertNotNull($page->after);
             $back = [...self::numbers($page), ...$back];
         }
 
