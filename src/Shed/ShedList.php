@@ -7,6 +7,7 @@ namespace AwakeShed\App\Shed;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Progress\Progress;
 use Doctrine\DBAL\Connection;
+use Symfony\Contracts\Service\ResetInterface;
 
 /**
  * The machines in the shed, as they are asked for. Each question has an index of its own in the order it is answered in,
@@ -14,13 +15,21 @@ use Doctrine\DBAL\Connection;
  *
  * @phpstan-type Row array{id: int, kind: string, label: string, owner_name: string, wanted_by: string|null, taken_in_at: string, stand: string, waits_for: string, handed_back_at: string|null, with_whom: string|null}
  */
-final readonly class ShedList
+final class ShedList implements ResetInterface
 {
     private const MANY = 1000;
 
+    /** @var array<string, Search> by what is typed and where it is looked for: the list and its counts ask the same */
+    private array $searches = [];
+
     /** @param int $many of more machines than so many that answer to a word it is no use to begin from it; so many are gone through at once */
-    public function __construct(private Connection $database, private int $many = self::MANY)
+    public function __construct(private readonly Connection $database, private readonly int $many = self::MANY)
     {
+    }
+
+    public function reset(): void
+    {
+        $this->searches = [];
     }
 
     public function page(ShedQuery $query): ShedPage
@@ -178,6 +187,11 @@ final readonly class ShedList
      * its order, and is soon full; or so many are gone through, and the rest when somebody asks for it.
      */
     private function search(string $find, bool $isGone): Search
+    {
+        return $this->searches[(int) $isGone.$find] ??= $this->searchFor($find, $isGone);
+    }
+
+    private function searchFor(string $find, bool $isGone): Search
     {
         $words = TypedWords::in($find)->words;
         if ([] === $words) {

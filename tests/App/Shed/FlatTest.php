@@ -52,7 +52,7 @@ final class FlatTest extends ShedTestCase
                 $before = $this->read();
                 $list->page($query);
                 $list->counts($query);
-                self::assertLessThan(3 * self::SLACK, $this->read() - $before, $find);
+                self::assertLessThan(2 * self::SLACK, $this->read() - $before, $find);
             }
         }
     }
