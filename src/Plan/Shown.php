@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Plan;
 
-use AwakeShed\App\Account\Role;
 use Doctrine\DBAL\Connection;
 
 /** Reads off plain rows what the plan's pages show beside the plan: objects of the ORM cost them a tenth of their time (bin/bench). */
@@ -17,10 +16,10 @@ final readonly class Shown
     /** @return array<int, Hand> everybody, by number, those at work first, by their names */
     public function hands(): array
     {
-        /** @var list<array{id: int, name: string, role: string, active: int}> $rows */
-        $rows = $this->database->fetchAllAssociative('SELECT id, name, role, active FROM member WHERE shop_id = @shop ORDER BY active DESC, name');
+        /** @var list<array{id: int, name: string, active: int}> $rows */
+        $rows = $this->database->fetchAllAssociative('SELECT id, name, active FROM member WHERE shop_id = @shop ORDER BY active DESC, name');
 
-        return array_column(array_map(static fn (array $row): Hand => new Hand($row['id'], $row['name'], Role::from($row['role']), 1 === $row['active']), $rows), null, 'id');
+        return array_column(array_map(static fn (array $row): Hand => new Hand($row['id'], $row['name'], 1 === $row['active']), $rows), null, 'id');
     }
 
     /** @return array<string, OpenMark> by piece of work, as a plan names it */
