@@ -49,6 +49,25 @@ final class BenchActsTest extends TestCase
         self::assertSame([[], ['carburetor.off'], ['carburetor.on']], $this->told(MoveKind::Begin->move(said: ['type' => 'bowl_brass']), MoveKind::Off->move(said: ['kind' => 'governor_spring', 'hole' => 'outer']), MoveKind::On->move(1)));
     }
 
+    public function testAPassageIsClearedThatWasBlockedAndComesThrough(): void
+    {
+        $say = static fn (MoveKind $kind, string $passage, string $exit): Move => $kind->move(said: ['passage' => $passage, 'exit' => $exit]);
+
+        self::assertSame(
+            [[], [], [], ['main_jet.cleaned'], [], [], ['pilot.cleaned']],
+            $this->told(
+                MoveKind::Begin->move(said: ['type' => 'bowl_brass']),
+                // Never blocked: nothing was cleared.
+                $say(MoveKind::Through, 'main', 'nozzle'),
+                $say(MoveKind::Blocked, 'main', ''),
+                $say(MoveKind::Through, 'main', 'nozzle'),
+                $say(MoveKind::Blocked, 'pilot', ''),
+                $say(MoveKind::Blocked, 'inlet', ''),
+                $say(MoveKind::Through, 'pilot', 'idle_port'),
+            ),
+        );
+    }
+
     private static function off(string $kind): Move
     {
         return MoveKind::Off->move(said: ['kind' => $kind]);

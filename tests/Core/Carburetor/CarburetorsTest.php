@@ -10,14 +10,40 @@ use AwakeShed\Core\Carburetor\Condition;
 use AwakeShed\Core\Carburetor\ImpossibleMove;
 use AwakeShed\Core\Carburetor\Material;
 use AwakeShed\Core\Carburetor\Method;
+use AwakeShed\Core\Carburetor\MoveKind;
 use AwakeShed\Core\Carburetor\Part;
 use AwakeShed\Core\Carburetor\PartFate;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Evidence\Vocabulary;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class CarburetorsTest extends TestCase
 {
+    /**
+     * Said of no part, it is said of none, and never of the first.
+     *
+     * @param array<string, string> $said
+     */
+    #[DataProvider('ofAPart')]
+    public function testWhatIsSaidOfNoPartIsRefused(MoveKind $kind, array $said): void
+    {
+        $ledger = Carburetors::shipped()->ledger([MoveKind::Begin->move(said: ['type' => 'bowl_brass']), MoveKind::Off->move(said: ['kind' => 'main_jet'])]);
+        $ledger->after($kind->move(1, $said));
+        $this->expectException(ImpossibleMove::class);
+        $ledger->after($kind->move(said: $said));
+    }
+
+    /** @return iterable<string, array{MoveKind, array<string, string>}> */
+    public static function ofAPart(): iterable
+    {
+        yield 'a note' => [MoveKind::Note, ['orientation' => '1 1/2']];
+        yield 'how it was found' => [MoveKind::Condition, ['condition' => 'film']];
+        yield 'what becomes of it' => [MoveKind::Keep, ['keep' => 'clean']];
+        yield 'that it was cleaned' => [MoveKind::Clean, ['method' => 'spray']];
+        yield 'that it is back' => [MoveKind::On, []];
+    }
+
     public function testTheFiveTypesAreWholeAndSpeakTheVocabulary(): void
     {
         $vocabulary = Vocabulary::shipped();
