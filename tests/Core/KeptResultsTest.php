@@ -8,11 +8,18 @@ use AwakeShed\Core\Cylinder\Compression;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Cylinder\LeakDown;
 use AwakeShed\Core\Cylinder\Release;
+use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
 use AwakeShed\Core\Diagnosis\Odds;
+use AwakeShed\Core\Diagnosis\Quote;
 use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\Cycle;
+use AwakeShed\Core\Evidence\Done;
+use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineFacts;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\Settling;
 use AwakeShed\Core\Fuel\VaporLoss;
@@ -20,13 +27,22 @@ use AwakeShed\Core\Fuel\WaterShift;
 use AwakeShed\Core\Fuel\WaterTolerance;
 use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
+use AwakeShed\Core\Gate\GateState;
+use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Jet\DrillingSchool;
 use AwakeShed\Core\Jet\JetBore;
 use AwakeShed\Core\Jet\JetEnlargement;
+use AwakeShed\Core\Line\ElementState;
+use AwakeShed\Core\Line\ElementTone;
+use AwakeShed\Core\Line\Line;
+use AwakeShed\Core\Money\Chances;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Oil\GasolineBlend;
 use AwakeShed\Core\Oil\ThinnedOil;
+use AwakeShed\Core\Progress\LookBack;
+use AwakeShed\Core\Progress\Progression;
+use AwakeShed\Core\Progress\Unproved;
 use AwakeShed\Core\Repair\Beta;
 use AwakeShed\Core\Running\AirDensity;
 use AwakeShed\Core\Running\Alternator;
@@ -162,6 +178,25 @@ final class KeptResultsTest extends TestCase
             foreach ([30, 60, 110, 170] as $weeks) {
                 $forecast = Forecast::from(array_map(static fn (int $week): int => $dice->int(0, 2) + (0 === intdiv($week % 52, 6) ? 6 : 0), range(1, $weeks)));
                 yield "$weeks weeks: average ".self::figure($forecast->average()).($forecast->isBetter() ? ', a season' : ', none').', errors '.implode(' ', array_map(self::figure(...), $forecast->errors())).', then '.implode(' ', array_map(static fn (int $ahead): string => self::figure($forecast->expected($ahead)), range(1, 60, 7)));
+            }
+        }];
+        yield 'what-courses-come-to' => [static function (): iterable {
+            $vocabulary = Vocabulary::shipped();
+            $keeper = new Gatekeeper($vocabulary, Closures::shipped());
+            [$line, $walk, $cures, $assessor] = [Line::shipped(FaultModel::shipped(...)), GateWalk::shipped($vocabulary, $keeper), Cures::shipped(), Assessing::assessor()];
+            $courses = [...CoursesTest::courses(), ...CoursesTest::coursesBeyondTheEngine()];
+            foreach (array_filter(array_keys($courses), static fn (int $number): bool => 0 === $number % 2, \ARRAY_FILTER_USE_KEY) as $name) {
+                $course = $courses[$name];
+                $case = Assessing::case($course[0], new MachineFacts(MachineKind::from($course[2]), ...$course[3] ?? []), new PutRight('oil.overfilled'));
+                $assessment = $assessor->assess($case);
+                yield "$name, stands ".self::facts((new Progression($vocabulary, $keeper, $walk))->standOf($case, $assessment));
+                yield "$name, gates: ".implode('; ', array_map(static fn (GateState $gate): string => $gate->gate->id.($gate->isPassed() ? ' passed' : '').($gate->isOptional() ? ' optional' : '').' '.implode(' ', $gate->missing), $walk->walked($case)));
+                yield "$name, line: ".implode('; ', array_map(static fn (ElementState $state): string => "{$state->element->value} {$state->tone->value} ".implode(' ', array_column($state->because, 'test')), array_filter($line->states($case, $assessment->faults), static fn (ElementState $state): bool => ElementTone::NotLookedAt !== $state->tone)));
+                yield "$name, bad: ".implode(' ', array_map(static fn (PutRight|Done|Finding $event): string => $event instanceof Finding && $line->provesBad($event) ? $event->test : '', $case->events));
+                yield "$name, suspects: ".implode('; ', array_map(static fn (Suspect $one): string => $one->fault.($one->isRaised() ? ' raised' : '').($one->isFound() ? ' found' : '').($one->isSure() ? ' sure' : ''), \array_slice($assessment->faults, 0, 5)));
+                $quote = Quote::reckoned(Chances::of($case, $assessor->beliefs($case), $cures), $cures, 84.0, 0.75);
+                yield "$name, costs ".self::figure($quote->least()).' to '.self::figure($quote->most()).', in the middle '.self::figure($quote->middle()).'; '.self::facts(\array_slice($quote->faults, 0, 3));
+                yield "$name, to look back at ".self::facts((new LookBack($vocabulary, $line, FaultModel::shipped()))->left($case)).'; not proved '.self::facts((new Unproved(FaultModel::shipped()))->left($case, $assessment));
             }
         }];
         yield 'beliefs' => [static function (): iterable {

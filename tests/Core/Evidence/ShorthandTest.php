@@ -8,14 +8,16 @@ use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Shorthand;
 use AwakeShed\Core\Evidence\TradeWords;
+use AwakeShed\Core\Evidence\Vocabulary;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class ShorthandTest extends TestCase
 {
-    /** @return iterable<string, array{string, Finding|null}> */
+    /** @return iterable<string, array{string, Finding|Done|null}> */
     public static function lines(): iterable
     {
+        yield 'an act' => ['cra dra', new Done(Vocabulary::shipped()->act('crankcase.drained'))];
         yield 'beginnings of two words' => ['pil bl', Finding::observed('jet.pilot', 'blocked')];
         yield 'in any order' => ['bl pil', Finding::observed('jet.pilot', 'blocked')];
         yield 'with a colon and capitals' => ['Pilot: BLOCKED', Finding::observed('jet.pilot', 'blocked')];
@@ -32,7 +34,7 @@ final class ShorthandTest extends TestCase
     }
 
     #[DataProvider('lines')]
-    public function testReadsWhatAnOldHandWrites(string $line, ?Finding $meant): void
+    public function testReadsWhatAnOldHandWrites(string $line, Finding|Done|null $meant): void
     {
         self::assertEquals($meant, self::shorthand()->plain($line));
     }
@@ -63,6 +65,7 @@ final class ShorthandTest extends TestCase
             ['test' => 'jet.pilot', 'outcome' => 'blocked', 'testWords' => ['pilot', 'jet'], 'outcomeWords' => ['blocked']],
             ['test' => 'jet.main', 'outcome' => 'blocked', 'testWords' => ['main', 'jet'], 'outcomeWords' => ['blocked']],
             ['test' => 'claim.idle_months', 'outcome' => null, 'testWords' => ['stood', 'idle', 'months'], 'outcomeWords' => []],
+            ['test' => 'crankcase.drained', 'outcome' => null, 'testWords' => ['crankcase', 'drained'], 'outcomeWords' => [], 'act' => Vocabulary::shipped()->act('crankcase.drained')],
         ], TradeWords::none());
     }
 }

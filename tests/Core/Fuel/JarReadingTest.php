@@ -29,6 +29,7 @@ final class JarReadingTest extends TestCase
     public function testGoesToAnArrayAndBackUnchanged(): void
     {
         self::assertSame(self::FULL, JarReading::fromArray(self::FULL)->toArray());
+        self::assertSame(['age' => ['months' => 0.333333]], JarReading::fromArray(['age' => ['months' => 1 / 3]])->toArray(), 'no digit that nobody read');
         self::assertTrue((new JarReading())->isBlank());
         self::assertSame(['age' => []], JarReading::fromArray(['age' => []])->toArray());
     }

@@ -103,6 +103,16 @@ final class ProblemFormatTest extends TestCase
         }
     }
 
+    public function testSaysWhatIsExpectedInstead(): void
+    {
+        try {
+            ProblemFormat::parse(str_replace(['"due":480', '"id":"lift","capacity":1'], ['"due":"noon"', '"id":"lift","capacity":0'], self::EXAMPLE));
+            self::fail('It was read.');
+        } catch (UnreadablePlanProblem $unreadable) {
+            self::assertSame(['/resources/2/capacity' => 'A whole number from 1 to 1000000 is expected.', '/jobs/0/due' => 'A whole number is expected.'], array_column(array_map(static fn (PlanProblem $one): array => [$one->pointer, $one->message], $unreadable->problems), 1, 0));
+        }
+    }
+
     public function testAMillionIsRead(): void
     {
         $problem = ProblemFormat::parse(str_replace(['"weight":2', '"id":"lift","capacity":1'], ['"weight":1000000', '"id":"lift","capacity":1000000'], self::EXAMPLE));
