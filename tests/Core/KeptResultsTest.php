@@ -54,14 +54,25 @@ use AwakeShed\Core\Running\StandardAtmosphere;
 use AwakeShed\Core\Schedule\Day\LearnedTime;
 use AwakeShed\Core\Schedule\Day\Replays;
 use AwakeShed\Core\Schedule\Day\Saving;
+use AwakeShed\Core\Schedule\Exhaustive;
+use AwakeShed\Core\Schedule\Incumbent;
+use AwakeShed\Core\Schedule\Instance;
+use AwakeShed\Core\Schedule\JobOrderSearch;
+use AwakeShed\Core\Schedule\JobShop;
+use AwakeShed\Core\Schedule\LowerBound;
 use AwakeShed\Core\Schedule\Mender;
 use AwakeShed\Core\Schedule\Objective;
 use AwakeShed\Core\Schedule\Operation;
+use AwakeShed\Core\Schedule\Parallel;
+use AwakeShed\Core\Schedule\Pins;
 use AwakeShed\Core\Schedule\Placed;
 use AwakeShed\Core\Schedule\Plan;
 use AwakeShed\Core\Schedule\Planner;
 use AwakeShed\Core\Schedule\Problem;
+use AwakeShed\Core\Schedule\Reinsertion;
+use AwakeShed\Core\Schedule\Rules;
 use AwakeShed\Core\Schedule\Season\Forecast;
+use AwakeShed\Core\Schedule\Steps;
 use AwakeShed\Core\Sight\PhotoJar;
 use AwakeShed\Core\Sight\PhotoRule;
 use AwakeShed\Core\Sight\PhotoStick;
@@ -139,7 +150,7 @@ final class KeptResultsTest extends TestCase
         }];
         yield 'plans-cut-short' => [static function (): iterable {
             // A search that is stopped on its way shows each of its steps; one that ends comes to the same by many ways.
-            for ($seed = 201; $seed <= 216; ++$seed) {
+            for ($seed = 201; $seed <= 207; ++$seed) {
                 $problems = ['shop' => Problems::madeUp($seed, 5 + $seed % 6), 'free shop' => Problems::madeUp($seed, 4 + $seed % 5, false, false), 'week' => Problems::week($seed, 6 + $seed % 9, 3 + $seed % 4)];
                 foreach ($problems as $name => $problem) {
                     foreach (Objective::cases() as $objective) {
@@ -149,6 +160,64 @@ final class KeptResultsTest extends TestCase
             }
             foreach (['ft06', 'la01', 'la02', 'ft10'] as $name) {
                 yield "$name: ".implode(', ', array_map(static fn (int $budget): string => self::inShort(Planner::plan(Problems::jobShop($name)[0]->with(budget: $budget))), [1, 2, 3, 5, 8, 12, 20, 35, 60, 100]));
+            }
+        }];
+        yield 'searches-step-by-step' => [static function (): iterable {
+            // What a search goes through shows in its steps, also where it comes to the same by another way.
+            $left = static fn (Steps $steps): string => self::facts((new \ReflectionProperty(Steps::class, 'left'))->getValue($steps));
+            foreach (range(301, 312) as $seed) {
+                foreach (['shop' => Problems::madeUp($seed, 3 + $seed % 3), 'free shop' => Problems::madeUp($seed, 3 + $seed % 2, false, 0 === $seed % 2), 'larger shop' => Problems::madeUp($seed, 9), 'week' => Problems::week($seed, 5 + $seed % 7, 4)] as $name => $problem) {
+                    $instance = new Instance($problem);
+                    $base = Pins::settle($instance);
+                    $base->build($instance->beforePins());
+                    $first = null;
+                    $rules = [];
+                    foreach ((new Rules($instance))->all() as $order) {
+                        [$serial, $parallel] = [clone $base, clone $base];
+                        $serial->build(array_merge(...array_map(static fn (int $job): array => $instance->ofJob[$job], $order)));
+                        Parallel::build($parallel, array_flip($order));
+                        $rules[] = implode(' ', $serial->rank())." in {$serial->table->steps}, ".implode(' ', $parallel->rank())." in {$parallel->table->steps}";
+                        $first ??= [$serial, $order];
+                    }
+                    [$plan, $order] = $first ?? throw new \LogicException('There is no rule.');
+                    yield "$name $seed, bound ".LowerBound::of($instance).', rules '.implode('; ', $rules);
+                    // Of a small one so many that it loses patience and goes back to the best.
+                    [$rounds, $moves] = 'shop' === $name ? [2, 850] : [5, 8];
+                    $steps = new Steps(8000);
+                    if (\count($order) > 1) {
+                        $search = new JobOrderSearch($base, $order, $found = new Incumbent($plan, $steps), $seed);
+                        yield "$name $seed, jobs: ".implode(', ', array_map(static function () use ($search, $found, $steps, $left, $moves): string {
+                            $search->run($moves);
+
+                            return implode(' ', $found->rank).' left '.$left($steps);
+                        }, range(1, $rounds)));
+                    }
+                    $search = new Reinsertion($found = new Incumbent($plan, $steps = new Steps(8000)), $seed);
+                    yield "$name $seed, operations: ".implode(', ', array_map(static function () use ($search, $found, $steps, $left, $moves): string {
+                        $search->run($moves);
+
+                        return implode(' ', $found->rank).' left '.$left($steps);
+                    }, range(1, $rounds)));
+                }
+            }
+            foreach (range(401, 520) as $seed) {
+                $instance = new Instance(Problems::madeUp($seed, 2 + $seed % 2, 0 === $seed % 5, 0 === $seed % 3));
+                $base = Pins::settle($instance);
+                $base->build($instance->beforePins());
+                $plan = clone $base;
+                $plan->build($instance->order);
+                $isTried = Exhaustive::search($base, $tried = new Incumbent($plan, $steps = new Steps(400)));
+                yield "small $seed, ".($isTried ? 'all tried, ' : 'not tried, ').implode(' ', $tried->rank).', left '.$left($steps);
+            }
+            foreach (['ft06', 'la01', 'la02', 'ft10'] as $name) {
+                $instance = new Instance(Problems::jobShop($name)[0]);
+                $base = Pins::settle($instance);
+                $base->build($instance->beforePins());
+                Parallel::build($base, array_flip(iterator_to_array((new Rules($instance))->all(), false)[0]));
+                foreach ([1, 3, 10, 40] as $budget) {
+                    JobShop::search($instance, $found = new Incumbent($base, $steps = new Steps($budget)), LowerBound::of($instance), $budget);
+                    yield "$name, $budget: ".implode(' ', $found->rank).' left '.$left($steps).' '.hash('crc32b', implode(' ', $found->best->table->start));
+                }
             }
         }];
         yield 'plans-that-are-mended' => [static function (): iterable {
