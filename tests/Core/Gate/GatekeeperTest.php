@@ -98,8 +98,8 @@ final class GatekeeperTest extends TestCase
         self::assertTrue((new GateState(new Gate('x', [], ['look.sound']), [], [], []))->isOptional());
         self::assertFalse((new GateState(new Gate('x', [], ['look.sound']), [], [$hold], []))->isOptional());
         self::assertFalse((new GateState(new Gate('x', ['look.sound'], []), [], [], []))->isOptional());
-        $passed = static fn (array $missing, HoldDefinition ...$holds): bool => (new GateState(new Gate('x', ['look.sound'], []), $missing, array_values($holds), []))->isPassed();
-        self::assertSame([true, false, false, false], [$passed([]), $passed(['look.sound']), $passed([], $hold), $passed(['look.sound'], $hold)]);
+        $passed = static fn (bool $isMissing, HoldDefinition ...$holds): bool => (new GateState(new Gate('x', ['look.sound'], []), $isMissing ? ['look.sound'] : [], array_values($holds), []))->isPassed();
+        self::assertSame([true, false, false, false], [$passed(false), $passed(true), $passed(false, $hold), $passed(true, $hold)]);
     }
 
     public function testNothingStartsOrRunsWhileTheCarburetorIsApart(): void
