@@ -9,6 +9,7 @@ use AwakeShed\App\Account\Links;
 use AwakeShed\App\Account\Member;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\OneTimeLink;
+use AwakeShed\App\Account\OpenSession;
 use AwakeShed\App\Account\OpenSessionRepository;
 use AwakeShed\App\Account\People;
 use AwakeShed\App\Account\Role;
@@ -287,7 +288,10 @@ final class PeopleTest extends ShedTestCase
         self::entities()->clear();
         self::assertSame('Technician Tester', self::entities()->find(Member::class, $id)?->getName());
         $this->post("/people/$id/leave", ['was' => 'in']);
+        self::entities()->persist(new OpenSession($this->member(Role::Technician), 'their own phone', new \DateTimeImmutable()));
+        self::entities()->flush();
         $this->post("/people/$id/forget", []);
+        self::assertSame([''], self::entities()->getConnection()->fetchFirstColumn('SELECT device FROM open_session WHERE member_id = ?', [$id]));
         self::entities()->clear();
         self::assertSame("Former member $id", self::entities()->find(Member::class, $id)?->getName());
         self::assertStringStartsWith('Former member', $this->record($this->again($job))->entries[0]->by->name);

@@ -188,6 +188,13 @@ final class ShopTest extends ShedTestCase
         $command = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:forget-notes'));
         $command->execute(['--days' => '3']);
         self::assertSame(2, $command->getStatusCode());
+        self::assertStringContainsString('from 30 up', $command->getDisplay());
+        $command->execute([]);
+        self::assertStringContainsString('1 notes forgotten.', $command->getDisplay());
+        // Two years, to the day.
+        foreach ([729, 731] as $days) {
+            self::entities()->getConnection()->executeStatement("INSERT INTO audit_note (at, what, subject, said_before, says_now, address, shop_id) VALUES (UTC_TIMESTAMP() - INTERVAL $days DAY, 'signed_in', 'x', '[]', '[]', '', 1)");
+        }
         $command->execute([]);
         self::assertStringContainsString('1 notes forgotten.', $command->getDisplay());
     }

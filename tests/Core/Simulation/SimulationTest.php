@@ -14,6 +14,8 @@ use AwakeShed\Core\Simulation\Dice;
 use AwakeShed\Core\Simulation\HiddenMachine;
 use AwakeShed\Core\Simulation\Simulation;
 use AwakeShed\Core\Simulation\SimulationResult;
+use AwakeShed\Core\Simulation\Tally;
+use AwakeShed\Core\Simulation\Worked;
 use AwakeShed\Core\Simulation\World;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -26,6 +28,15 @@ final class SimulationTest extends TestCase
         foreach (World::cases() as $world) {
             yield $world->value => [$world];
         }
+    }
+
+    public function testATallyIsTheMeanOfWhatWasWorked(): void
+    {
+        $tally = new Tally();
+        self::assertSame([0, 0.0, 0.0, 0.0, 0.0], [$tally->machines, $tally->meanMinutes(), $tally->meanTests(), $tally->meanNeedless(), $tally->shareFound()]);
+        $tally->add(new Worked(30.0, 5, 0, true));
+        $tally->add(new Worked(50.0, 8, 1, false));
+        self::assertSame([2, 40.0, 6.5, 0.5, 0.5], [$tally->machines, $tally->meanMinutes(), $tally->meanTests(), $tally->meanNeedless(), $tally->shareFound()]);
     }
 
     #[DataProvider('worlds')]

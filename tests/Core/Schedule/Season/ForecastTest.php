@@ -61,6 +61,8 @@ final class ForecastTest extends TestCase
         self::assertSame(0, $load->lastFor(1));
         self::assertSame(2, $load->lastFor(2));
         self::assertNull($load->lastFor(0));
+        self::assertSame(3, $load->lastFor(3));
+        self::assertSame(3, $load->lastFor(9), 'no further than is looked ahead');
         self::assertNull($load->with(60.0)->doneIn(0));
     }
 }
