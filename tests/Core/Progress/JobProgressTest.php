@@ -27,6 +27,14 @@ use PHPUnit\Framework\TestCase;
 /** One machine walked from the door to "ready", and stopped on the way. */
 final class JobProgressTest extends TestCase
 {
+    /** Four in five are enough to put it right, where it was looked at and hands can. */
+    public function testWhatIsSureIsPutRight(): void
+    {
+        $isSure = static fn (string $fault, float $probability, bool $isLookedAt = true): bool => (new Suspect($fault, $probability, 0.02, 0.02, [], $isLookedAt, false, true))->isSure();
+
+        self::assertSame([true, false, false, false], [$isSure('carb.pilot_blocked', 0.8), $isSure('carb.pilot_blocked', 0.7999), $isSure('carb.pilot_blocked', 0.95, false), $isSure('history.tipped', 0.95)]);
+    }
+
     public function testAMachineComesInAndIsWalkedToTheFuel(): void
     {
         $case = new CaseFile(new MachineFacts(MachineKind::Generator), [Finding::observed('claim.tipped', 'no')]);

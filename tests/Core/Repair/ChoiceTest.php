@@ -25,6 +25,14 @@ final class ChoiceTest extends TestCase
      * (75 + 0.05·40)/0.95 = 81.05 on the average. A kit costs 12 + 60 = 72 and works 2 times in 5:
      * 72 + 0.6·(81.05 + 40) = 144.63. Cleaning costs 3 + 45 = 48 and works 4 times in 5: 48 + 0.2·121.05 = 72.21.
      */
+    public function testNoShareIsMoreThanAll(): void
+    {
+        foreach ([[1.0, 1.0], [2.0, 5.0], [0.5, 0.5], [40.0, 1.0]] as [$a, $b]) {
+            self::assertGreaterThan(0.99, Beta::shaped($a, $b)->quantile(1.0));
+            self::assertLessThanOrEqual(1.0, Beta::shaped($a, $b)->quantile(1.0));
+        }
+    }
+
     public function testExpectedCostsWorkedByHand(): void
     {
         $choice = self::choice(cleaning: Beta::shaped(800, 200), kit: Beta::shaped(400, 600), replacing: Beta::shaped(950, 50));
