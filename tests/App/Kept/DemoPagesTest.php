@@ -14,7 +14,7 @@ use AwakeShed\Tests\Kept;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\HttpFoundation\Request;
 
-/** What the pages of the demo say to its technician, as they were read once: a line each time a page says it first. */
+/** What the pages of the demo say to its owner, as they were read once: a line each time a page says it first. */
 final class DemoPagesTest extends ShedTestCase
 {
     use ClockSensitiveTrait;
