@@ -30,6 +30,14 @@ final class CoilComparisonTest extends TestCase
         yield 'wandering, wherever it stands' => [4.0, Steadiness::Wanders, CoilVerdict::Erratic];
     }
 
+    /** With a meter good to a hundredth a reading of 4.6 against 4 may be within or beyond; nothing and a wandering needle are at no limit. */
+    public function testWhereTheMeterCannotTellItSaysSo(): void
+    {
+        $isAtTheLimit = static fn (?float $kilohms, Steadiness $reading = Steadiness::Steady): bool => CoilComparison::against(Resistance::of(4, ResistanceUnit::Kilohm), null === $kilohms ? null : Resistance::of($kilohms, ResistanceUnit::Kilohm), $reading, 0.01)->isAtTheLimit();
+
+        self::assertSame([true, true, false, false, false, false], [$isAtTheLimit(4.6), $isAtTheLimit(3.4), $isAtTheLimit(4.2), $isAtTheLimit(5.2), $isAtTheLimit(null), $isAtTheLimit(4.6, Steadiness::Wanders)]);
+    }
+
     #[DataProvider('coils')]
     public function testIsSuspectBeyondFifteenPerCent(?float $kilohms, Steadiness $reading, CoilVerdict $verdict): void
     {

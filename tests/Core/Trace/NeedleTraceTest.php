@@ -28,6 +28,14 @@ final class NeedleTraceTest extends TestCase
         }
     }
 
+    public function testAHoldOfAMinuteIsJudgedAsItIs(): void
+    {
+        $isExtrapolated = static fn (float $seconds): bool => NeedleTrace::fromPressures(Shapes::series(Shapes::needle(10, $seconds)))->isExtrapolated();
+
+        // It lifts after three seconds, and is left alone from then on.
+        self::assertSame([true, false], [$isExtrapolated(61.0), $isExtrapolated(66.0)]);
+    }
+
     #[DataProvider('rates')]
     public function testFindsWhereItLiftsSeatsAndThatItHolds(float $rate): void
     {

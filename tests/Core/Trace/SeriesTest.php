@@ -96,6 +96,37 @@ final class SeriesTest extends TestCase
         }
     }
 
+    /** Of half a second: two samples, one on the edge, two, and after a stretch without any the last. */
+    public function testBinsByHand(): void
+    {
+        $bins = Series::fromSamples([0.0, 0.4, 0.5, 1.0, 1.2, 2.9], [2.0, 4.0, 7.0, 5.0, 6.0, 9.0])->binned(0.5);
+
+        self::assertEqualsWithDelta([0.25, 0.75, 1.25, 2.75], $bins->times, 1e-12);
+        self::assertSame([3.0, 7.0, 5.5, 9.0], $bins->values);
+    }
+
+    public function testALonelyTipGoesAndTheTipOfASwingStays(): void
+    {
+        $times = [0.0, 1.0, 2.0, 3.0, 4.0, 5.0, 6.0];
+        $of = static fn (float ...$values): Series => Series::fromSamples($times, array_values($values));
+
+        self::assertSame([1.0, 1.1, 1.05, 1.0, 1.1, 1.0, 1.1], $of(1.0, 1.1, 9.0, 1.0, 1.1, 1.0, 1.1)->despiked()->values);
+        self::assertSame([1.0, 1.1, 1.05, 1.0, 1.1, 1.0, 1.1], $of(1.0, 1.1, -9.0, 1.0, 1.1, 1.0, 1.1)->despiked()->values, 'down as well as up');
+        self::assertSame([0.0, 3.0, 6.0, 3.0, 0.0, 3.0, 6.0], $of(0.0, 3.0, 6.0, 3.0, 0.0, 3.0, 6.0)->despiked()->values);
+        self::assertSame([9.0, 1.0, 1.1, 1.0, 1.1, 1.0, 9.0], $of(9.0, 1.0, 1.1, 1.0, 1.1, 1.0, 9.0)->despiked()->values, 'an end has one neighbour only');
+        self::assertSame([1.0, 1.0, 8.0, 8.0, 8.0, 2.0, 2.0], $of(1.0, 1.0, 8.0, 8.0, 9.0, 2.0, 2.0)->smoothed()->values, 'the middle of three');
+    }
+
+    public function testAGapIsTenStepsAndHalfASecond(): void
+    {
+        $after = static fn (float $step, float $pause): array => Series::fromSamples([0.0, $step, 2 * $step, 3 * $step, 3 * $step + $pause, 4 * $step + $pause], array_fill(0, 6, 1.0))->gaps();
+
+        self::assertSame([], $after(0.01, 0.49), 'fifty steps, and not half a second');
+        self::assertCount(1, $after(0.01, 0.51));
+        self::assertSame([], $after(0.1, 0.99));
+        self::assertEqualsWithDelta([[0.3, 1.31]], $after(0.1, 1.01), 1e-9);
+    }
+
     public function testTheLineOfLeastSquaresAndItsError(): void
     {
         $line = Statistics::line(Series::fromSamples([0.0, 1.0, 2.0, 3.0], [3.0, 5.0, 7.0, 9.0]));

@@ -25,6 +25,14 @@ final class SpeedTraceTest extends TestCase
         }
     }
 
+    public function testTwentySamplesAreEnoughAndNineteenAreNot(): void
+    {
+        $verdict = static fn (int $samples): SpeedVerdict => SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(1, $samples - 1, static fn (float $t): float => 3100.0)))->verdict;
+
+        self::assertSame(SpeedVerdict::NotEnough, $verdict(19));
+        self::assertNotSame(SpeedVerdict::NotEnough, $verdict(20));
+    }
+
     #[DataProvider('beats')]
     public function testMeasuresTheSwingAndTheBeatOfAHunt(float $beat, float $rate): void
     {
