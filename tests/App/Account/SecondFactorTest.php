@@ -78,6 +78,9 @@ final class SecondFactorTest extends ShedTestCase
         $this->browser->submit($page->selectButton('Switch it on')->form(['code' => $this->code($secret)]));
         $codes = $this->browser->getCrawler()->filter('.codes code')->each(static fn ($code): string => $code->text());
         self::assertCount(8, $codes);
+        $this->browser->request('GET', '/me/second-factor');
+        self::assertResponseStatusCodeSame(200);
+        $this->assertSays('Recovery codes left: 8.');
         self::assertStringNotContainsString($secret, $this->member(Role::Owner)->secondFactor()->getSealed());
 
         $this->passwordAlone();
