@@ -16,6 +16,12 @@ final readonly class Kept
     {
     }
 
+    /** As much of a long line as a person reads, and a digest of the rest. */
+    public static function short(string $line): string
+    {
+        return 400 < mb_strlen($line) ? mb_substr($line, 0, 400).' … '.md5($line) : $line;
+    }
+
     /** @param iterable<string> $lines */
     public static function is(string $file, iterable $lines): void
     {

@@ -43,8 +43,9 @@ final class ShedList implements ResetInterface
         $found = \array_slice($found, 0, ShedQuery::PAGE);
         $isBackwards = null !== $query->before;
         $further = $isMore ? $found[ShedQuery::PAGE - 1]['id'] : ($edge['id'] ?? null);
+        $from = $query->after ?? $query->before;
         // Where nothing was found it goes back from where it stopped.
-        $back = null === ($query->before ?? $query->after) ? null : ($found[0]['id'] ?? $edge['id'] ?? $query->before ?? $query->after);
+        $back = null === $from ? null : $found[0]['id'] ?? $edge['id'] ?? $from;
         $rows = array_map(static fn (array $row): ShedRow => new ShedRow(
             $row['id'],
             MachineKind::from($row['kind']),

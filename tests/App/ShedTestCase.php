@@ -98,7 +98,11 @@ abstract class ShedTestCase extends WebTestCase
 
     protected function signIn(Role $role = Role::Technician): void
     {
-        $member = $this->member($role);
+        $this->signInAs($this->member($role));
+    }
+
+    protected function signInAs(Member $member): void
+    {
         self::service(SessionKeeper::class)->open($member, new Request());
         $this->browser->loginUser($member);
     }

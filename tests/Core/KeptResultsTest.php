@@ -51,6 +51,7 @@ use AwakeShed\Core\Running\FuelNeed;
 use AwakeShed\Core\Running\InletFlow;
 use AwakeShed\Core\Running\SprayNozzle;
 use AwakeShed\Core\Running\StandardAtmosphere;
+use AwakeShed\Core\Schedule\Builder;
 use AwakeShed\Core\Schedule\Day\LearnedTime;
 use AwakeShed\Core\Schedule\Day\Replays;
 use AwakeShed\Core\Schedule\Day\Saving;
@@ -164,12 +165,10 @@ final class KeptResultsTest extends TestCase
         }];
         yield 'searches-step-by-step' => [static function (): iterable {
             // What a search goes through shows in its steps, also where it comes to the same by another way.
-            $left = static fn (Steps $steps): string => self::facts((new \ReflectionProperty(Steps::class, 'left'))->getValue($steps));
             foreach (range(301, 312) as $seed) {
                 foreach (['shop' => Problems::madeUp($seed, 3 + $seed % 3), 'free shop' => Problems::madeUp($seed, 3 + $seed % 2, false, 0 === $seed % 2), 'larger shop' => Problems::madeUp($seed, 9), 'week' => Problems::week($seed, 5 + $seed % 7, 4)] as $name => $problem) {
-                    $instance = new Instance($problem);
-                    $base = Pins::settle($instance);
-                    $base->build($instance->beforePins());
+                    $base = self::begun($problem);
+                    $instance = $base->instance;
                     $first = null;
                     $rules = [];
                     foreach ((new Rules($instance))->all() as $order) {
@@ -185,38 +184,25 @@ final class KeptResultsTest extends TestCase
                     [$rounds, $moves] = 'shop' === $name ? [2, 850] : [5, 8];
                     $steps = new Steps(8000);
                     if (\count($order) > 1) {
-                        $search = new JobOrderSearch($base, $order, $found = new Incumbent($plan, $steps), $seed);
-                        yield "$name $seed, jobs: ".implode(', ', array_map(static function () use ($search, $found, $steps, $left, $moves): string {
-                            $search->run($moves);
-
-                            return implode(' ', $found->rank).' left '.$left($steps);
-                        }, range(1, $rounds)));
+                        yield "$name $seed, jobs: ".self::stepByStep(new JobOrderSearch($base, $order, $found = new Incumbent($plan, $steps), $seed), $found, $rounds, $moves);
                     }
-                    $search = new Reinsertion($found = new Incumbent($plan, $steps = new Steps(8000)), $seed);
-                    yield "$name $seed, operations: ".implode(', ', array_map(static function () use ($search, $found, $steps, $left, $moves): string {
-                        $search->run($moves);
-
-                        return implode(' ', $found->rank).' left '.$left($steps);
-                    }, range(1, $rounds)));
+                    yield "$name $seed, operations: ".self::stepByStep(new Reinsertion($found = new Incumbent($plan, new Steps(8000)), $seed), $found, $rounds, $moves);
                 }
             }
             foreach (range(401, 520) as $seed) {
-                $instance = new Instance(Problems::madeUp($seed, 2 + $seed % 2, 0 === $seed % 5, 0 === $seed % 3));
-                $base = Pins::settle($instance);
-                $base->build($instance->beforePins());
+                $base = self::begun(Problems::madeUp($seed, 2 + $seed % 2, 0 === $seed % 5, 0 === $seed % 3));
                 $plan = clone $base;
-                $plan->build($instance->order);
-                $isTried = Exhaustive::search($base, $tried = new Incumbent($plan, $steps = new Steps(400)));
-                yield "small $seed, ".($isTried ? 'all tried, ' : 'not tried, ').implode(' ', $tried->rank).', left '.$left($steps);
+                $plan->build($base->instance->order);
+                $isTried = Exhaustive::search($base, $tried = new Incumbent($plan, new Steps(400)));
+                yield "small $seed, ".($isTried ? 'all tried, ' : 'not tried, ').self::foundSoFar($tried, ', left ');
             }
             foreach (['ft06', 'la01', 'la02', 'ft10'] as $name) {
-                $instance = new Instance(Problems::jobShop($name)[0]);
-                $base = Pins::settle($instance);
-                $base->build($instance->beforePins());
+                $base = self::begun(Problems::jobShop($name)[0]);
+                $instance = $base->instance;
                 Parallel::build($base, array_flip(iterator_to_array((new Rules($instance))->all(), false)[0]));
                 foreach ([1, 3, 10, 40] as $budget) {
-                    JobShop::search($instance, $found = new Incumbent($base, $steps = new Steps($budget)), LowerBound::of($instance), $budget);
-                    yield "$name, $budget: ".implode(' ', $found->rank).' left '.$left($steps).' '.hash('crc32b', implode(' ', $found->best->table->start));
+                    JobShop::search($instance, $found = new Incumbent($base, new Steps($budget)), LowerBound::of($instance), $budget);
+                    yield "$name, $budget: ".self::foundSoFar($found).' '.hash('crc32b', implode(' ', $found->best->table->start));
                 }
             }
         }];
@@ -398,6 +384,30 @@ final class KeptResultsTest extends TestCase
         return "$name: worth {$plan->value()} of {$plan->lowerBound}".($plan->isProved ? ', proved' : '').'; '
             .implode('; ', array_map(static fn (Placed $one): string => "{$one->operation->id} {$one->start}–{$one->end} ".implode(' ', array_map(static fn (array $use): string => implode(' × ', array_reverse($use)), $one->uses())), $plan->placed))
             .implode('', array_map(static fn (array $one): string => "; not {$one[0]->id}, {$one[1]->name}", $plan->unplanned));
+    }
+
+    /** What stands before any search: pins, and what must have ended by then. */
+    private static function begun(Problem $problem): Builder
+    {
+        $instance = new Instance($problem);
+        $base = Pins::settle($instance);
+        $base->build($instance->beforePins());
+
+        return $base;
+    }
+
+    private static function stepByStep(JobOrderSearch|Reinsertion $search, Incumbent $found, int $rounds, int $moves): string
+    {
+        return implode(', ', array_map(static function () use ($search, $found, $moves): string {
+            $search->run($moves);
+
+            return self::foundSoFar($found);
+        }, range(1, $rounds)));
+    }
+
+    private static function foundSoFar(Incumbent $found, string $left = ' left '): string
+    {
+        return implode(' ', $found->rank).$left.self::facts((new \ReflectionProperty(Steps::class, 'left'))->getValue($found->steps));
     }
 
     private static function inShort(Plan $plan): string
