@@ -232,6 +232,19 @@ from_nothing() {
     php bin/console doctrine:migrations:migrate --no-interaction --allow-no-migration --quiet
 }
 
+# Whoever counts lines is let in only while it counts: beside it nothing is compiled.
+install_line_counter() {
+    install_packages php8.2-pcov
+    [ "$(id -u)" -ne 0 ] || phpdismod pcov
+}
+
+# Long runs of PHP, and whatever PHP they start.
+quick_php() {
+    local settings=":$project/bin/lib/quick"
+    [ "$(PHP_INI_SCAN_DIR=$settings php -r 'echo (opcache_get_status(false)["jit"]["on"] ?? false) ? "yes" : "no";' 2>/dev/null)" = yes ] || settings=:
+    PHP_INI_SCAN_DIR=$settings php "$@"
+}
+
 # PHPUnit, noting which lines are run.
 covered() { php -d extension=pcov -d pcov.enabled=1 -d pcov.directory="$PWD" -d pcov.exclude='#/(vendor|var|tests)/#' -d memory_limit=-1 vendor/bin/phpunit --no-progress "$@"; }
 
