@@ -241,8 +241,11 @@ install_line_counter() {
 # Long runs of PHP, and whatever PHP they start.
 quick_php() {
     local settings=":$project/bin/lib/quick"
-    [ "$(PHP_INI_SCAN_DIR=$settings php -r 'echo (opcache_get_status(false)["jit"]["on"] ?? false) ? "yes" : "no";' 2>/dev/null)" = yes ] || settings=:
-    PHP_INI_SCAN_DIR=$settings php "$@"
+    if [ "$(PHP_INI_SCAN_DIR=$settings php -r 'echo (opcache_get_status(false)["jit"]["on"] ?? false) ? "yes" : "no";' 2>/dev/null)" = yes ]; then
+        PHP_INI_SCAN_DIR=$settings php "$@"
+    else
+        php "$@"
+    fi
 }
 
 # PHPUnit, noting which lines are run.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Sound;
 
+use AwakeShed\Core\Trace\Statistics;
+
 /**
  * The beat of an engine in its sound, over time.
  *
@@ -56,7 +58,6 @@ final readonly class Beat
         $width = $sound->rate / $spectrum->size;
         $hop = intdiv($spectrum->size, 2);
         $count = max(1, intdiv(\count($sound->samples) - $hop, $hop));
-        $scores = [];
         $powers = [];
         $times = [];
         $combs = Combs::over($width, $spectrum->size);
@@ -68,12 +69,10 @@ final readonly class Beat
                 }
             }
         }
+        \assert([] !== $powers, 'A sound of a second has a stretch.');
         $means = self::means($powers);
         $alone = self::alone($means);
-        foreach ($powers as $power) {
-            $scores[] = $combs->scored($power, $alone);
-        }
-        \assert([] !== $scores, 'A sound of a second has a stretch.');
+        $scores = array_map(static fn (array $power): array => $combs->scored($power, $alone), $powers);
         $path = self::path($scores);
 
         return self::judged($times, $combs->beats, $scores, $path, $powers, $width, $means);
@@ -195,22 +194,21 @@ final readonly class Beat
             [$beat, $other] = [$beats[$t], $others[$t]];
             $lines = [];
             $between = 0.0;
-            $most = min(Combs::MOST_LINES, max(1, (int) (Combs::HIGHEST_LINE / $beat)));
+            $most = min(Combs::MOST_LINES, (int) (Combs::HIGHEST_LINE / $beat));
             for ($k = 1; $k <= $most; ++$k) {
                 $n = (int) round($k * $beat / $width);
                 $m = (int) round(($k - 0.5) * $beat / $width);
-                $between += $power[$m] ?? 0.0;
+                $between += $power[$m];
                 if (abs($k * $beat / $other - round($k * $beat / $other)) * $other > 2.5 * $width) {
-                    $lines[] = max($power[$n] ?? 0.0, $power[$n - 1] ?? 0.0, $power[$n + 1] ?? 0.0);
+                    $lines[] = max($power[$n], $power[$n - 1], $power[$n + 1]);
                 }
             }
             rsort($lines);
             $ground = $between / $most;
             $loud[] = array_sum(array_map(static fn (float $line): float => sqrt(max(0.0, $line - self::OVER_GROUND * $ground)), \array_slice($lines, 1)));
         }
-        sort($loud);
 
-        return max(0.0, $loud[intdiv(\count($loud), 2)] ?? 0.0);
+        return Statistics::median($loud);
     }
 
     /**
@@ -233,8 +231,7 @@ final readonly class Beat
             $alone = $isLine ? max(self::loudest($means, $n - (int) round($beat / $width)), self::loudest($means, $n + (int) round($beat / $width))) : array_sum($ground) / \count($ground);
             if ($isTop && $means[$n] - $alone > self::HUM_FROM) {
                 // Between two places a tone leans to the louder neighbour.
-                $curve = $means[$n - 1] - 2 * $means[$n] + $means[$n + 1];
-                $hums[] = ($n + (abs($curve) < 1e-12 ? 0.0 : 0.5 * ($means[$n - 1] - $means[$n + 1]) / $curve)) * $width;
+                $hums[] = ($n + 0.5 * ($means[$n - 1] - $means[$n + 1]) / ($means[$n - 1] - 2 * $means[$n] + $means[$n + 1])) * $width;
             }
         }
 
@@ -242,15 +239,15 @@ final readonly class Beat
     }
 
     /**
-     * @param list<list<float>> $powers
+     * @param non-empty-list<non-empty-list<float>> $powers
      *
-     * @return list<float> of the logarithms of the powers, by place
+     * @return non-empty-list<float> of the logarithms of the powers, by place
      */
     private static function means(array $powers): array
     {
         $means = [];
-        foreach (array_keys($powers[0] ?? []) as $n) {
-            $means[] = array_sum(array_map(static fn (array $power): float => log(($power[$n] ?? 0.0) + 1e-12), $powers)) / max(1, \count($powers));
+        foreach (array_keys($powers[0]) as $n) {
+            $means[] = array_sum(array_map(static fn (array $power): float => log($power[$n] + 1e-12), $powers)) / \count($powers);
         }
 
         return $means;
@@ -260,16 +257,13 @@ final readonly class Beat
      * Places of one tone far louder than all else that is heard: a hum, whose every fraction would look like a beat. Of an
      * engine's lines several are loud.
      *
-     * @param list<float> $means
+     * @param non-empty-list<float> $means
      *
      * @return list<int>
      */
     private static function alone(array $means): array
     {
-        $top = 0;
-        foreach ($means as $n => $mean) {
-            $top = $mean > ($means[$top] ?? -\INF) ? $n : $top;
-        }
+        $top = (int) array_search(max($means), $means, true);
         $about = -\INF;
         foreach ($means as $n => $mean) {
             if (abs($n - $top) > self::OWN_PLACES) {
@@ -277,12 +271,12 @@ final readonly class Beat
             }
         }
 
-        return ($means[$top] ?? 0.0) - $about > self::ALONE_FROM ? range(max(0, $top - self::OWN_PLACES), $top + self::OWN_PLACES) : [];
+        return $means[$top] - $about > self::ALONE_FROM ? range(max(0, $top - self::OWN_PLACES), $top + self::OWN_PLACES) : [];
     }
 
     /** @param list<float> $means */
     private static function loudest(array $means, int $about): float
     {
-        return max($means[$about - 1] ?? -\INF, $means[$about] ?? -\INF, $means[$about + 1] ?? -\INF);
+        return max([-\INF, ...\array_slice($means, max(0, $about - 1), 3)]);
     }
 }

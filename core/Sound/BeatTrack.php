@@ -86,13 +86,13 @@ final readonly class BeatTrack
     /** @return float|null Hz on the average, stray values left out; null where it cannot be told */
     public function mean(): ?float
     {
-        $middle = Statistics::median($this->beats);
-        if (null === $middle) {
+        if ([] === $this->beats) {
             return null;
         }
+        $middle = Statistics::median($this->beats);
         // Of a hunt that is cut off in the middle of a swing the median leans to one side; what another machine drew away is
         // left out by how far the half of all values strays.
-        $strays = max(self::LEAST_STRAY, self::STRAYS * (Statistics::median(array_map(static fn (float $beat): float => abs($beat / $middle - 1), $this->beats)) ?? 0.0));
+        $strays = max(self::LEAST_STRAY, self::STRAYS * Statistics::median(array_map(static fn (float $beat): float => abs($beat / $middle - 1), $this->beats)));
         $near = array_filter($this->beats, static fn (float $beat): bool => abs($beat / $middle - 1) <= $strays);
 
         return array_sum($near) / \count($near);
@@ -127,20 +127,21 @@ final readonly class BeatTrack
         $end = $from + $width;
         $own = $squares[$end] - $squares[$from];
         $alike = [];
-        for ($lag = $least; $lag <= $most; ++$lag) {
+        $lag = $least;
+        do {
             $sum = 0.0;
             for ($n = $from; $n < $end; ++$n) {
                 $sum += $samples[$n] * $samples[$n + $lag];
             }
             $other = $squares[$end + $lag] - $squares[$from + $lag];
             $alike[] = $own > 0.0 && $other > 0.0 ? $sum / sqrt($own * $other) : 0.0;
-        }
-        $top = [] === $alike ? 0 : (int) array_search(max($alike), $alike, true);
+        } while (++$lag <= $most);
+        $top = (int) array_search(max($alike), $alike, true);
+        // At an end it may be on the way up to another.
         if (0 === $top || \count($alike) - 1 === $top || $alike[$top] < self::ALIKE) {
             return null;
         }
-        $curve = $alike[$top - 1] - 2 * $alike[$top] + $alike[$top + 1];
-        $off = abs($curve) < 1e-12 ? 0.0 : 0.5 * ($alike[$top - 1] - $alike[$top + 1]) / $curve;
+        $off = 0.5 * ($alike[$top - 1] - $alike[$top + 1]) / ($alike[$top - 1] - 2 * $alike[$top] + $alike[$top + 1]);
 
         return $beats * $rate / ($least + $top + $off);
     }

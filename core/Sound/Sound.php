@@ -17,7 +17,7 @@ final readonly class Sound
 
     /**
      * @param list<float> $samples
-     * @param float       $rate    Hz, above 0
+     * @param float       $rate    Hz, 2000 or more, so that the lines of a beat are in it
      */
     public static function fromSamples(array $samples, float $rate): self
     {

@@ -40,7 +40,7 @@ final readonly class Spectrum
      * @param list<float> $samples
      * @param int         $one     the first sample of a stretch; what is beyond the last is taken as silent
      *
-     * @return array{list<float>, list<float>} power from 0 Hz up to half the rate, size/2 values each
+     * @return array{non-empty-list<float>, non-empty-list<float>} power from 0 Hz up to half the rate, size/2 values each
      */
     public function powers(array $samples, int $one, int $other): array
     {

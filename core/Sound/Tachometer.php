@@ -70,7 +70,7 @@ final readonly class Tachometer
             }
         }
         $readings = self::readings($mean, $factors, $firing, $track);
-        $rival = Statistics::median($beat->rivals) ?? 0.0;
+        $rival = Statistics::median($beat->rivals);
         $isRivalled = $beat->loudness >= self::RIVAL_FROM && !self::isOwnHunt($rival, $track);
         if ($isRivalled) {
             $readings = [...$readings, ...self::readings($rival, [1.0], $firing, null)];
@@ -95,8 +95,8 @@ final readonly class Tachometer
     /** An engine that hunts is at two beats within a second; that is no second machine. */
     private static function isOwnHunt(float $rival, BeatTrack $track): bool
     {
-        $slowest = Statistics::quantile($track->beats, 0.02) ?? 0.0;
-        $quickest = Statistics::quantile($track->beats, 0.98) ?? 0.0;
+        $slowest = Statistics::quantile($track->beats, 0.02);
+        $quickest = Statistics::quantile($track->beats, 0.98);
 
         return $rival >= $slowest * (1 - self::OWN) && $rival <= $quickest * (1 + self::OWN);
     }

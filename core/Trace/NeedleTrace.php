@@ -62,7 +62,7 @@ final readonly class NeedleTrace
         $psi = array_map(static fn (float $pascals): float => PressureUnit::Psi->fromSi($pascals), $bins->values);
         // As it was sampled: a bin takes the tip off. What stood out alone was the gauge's.
         $sampled = $pressures->despiked()->values;
-        $peak = [] === $sampled ? 0.0 : max(0.0, PressureUnit::Psi->fromSi(max($sampled)));
+        $peak = PressureUnit::Psi->fromSi(max([0.0, ...$sampled]));
         $steep = self::steepness($bins->times, $psi);
         $popIndex = self::popIndex($bins->times, $psi, $steep);
         $hold = self::hold($bins->times, $psi, $steep, $popIndex);
@@ -97,7 +97,7 @@ final readonly class NeedleTrace
         [$time, $value] = [$bins->times[$popIndex], $bins->values[$popIndex]];
         $top = new TracePoint($time, $value);
         // No higher than the pump was climbing towards.
-        $climb = $popIndex > 0 ? $value - $bins->values[$popIndex - 1] : 0.0;
+        $climb = $value - ($bins->values[$popIndex - 1] ?? $value);
         $most = $value + max(PressureUnit::Psi->toSi(self::DROP_PSI), 1.2 * $climb);
         foreach ($pressures->times as $index => $then) {
             if ($then > $time + 1.5 * $width) {

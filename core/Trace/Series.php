@@ -96,7 +96,7 @@ final readonly class Series
             $steps[] = $this->times[$index] - $this->times[$index - 1];
         }
 
-        return Statistics::median($steps) ?? 0.0;
+        return Statistics::median($steps);
     }
 
     /**
@@ -132,7 +132,7 @@ final readonly class Series
             $here = (int) floor($time / $width + 1e-9);
             if ($here !== $number && [] !== $bin) {
                 $times[] = ($number + 0.5) * $width;
-                $medians[] = Statistics::median($bin) ?? 0.0;
+                $medians[] = Statistics::median($bin);
                 $bin = [];
             }
             $number = $here;
@@ -140,7 +140,7 @@ final readonly class Series
         }
         if ([] !== $bin) {
             $times[] = ($number + 0.5) * $width;
-            $medians[] = Statistics::median($bin) ?? 0.0;
+            $medians[] = Statistics::median($bin);
         }
 
         return new self($times, $medians);
@@ -168,7 +168,7 @@ final readonly class Series
         for ($index = 1; $index < $this->count(); ++$index) {
             $moves[] = abs($this->values[$index] - $this->values[$index - 1]);
         }
-        $usual = Statistics::median($moves) ?? 0.0;
+        $usual = Statistics::median($moves);
         $values = [];
         foreach ($this->values as $index => $here) {
             $values[] = $here;

@@ -84,9 +84,9 @@ final readonly class SpeedTrace
         $rpm = static fn (float $si): ShaftSpeed => ShaftSpeed::of(SpeedUnit::Rpm->fromSi($si), SpeedUnit::Rpm);
         $step = self::step($run);
         $residue = self::residue($run, $step);
-        $swing = $mean > 0.0 ? ((Statistics::quantile($residue, 0.995) ?? 0.0) - (Statistics::quantile($residue, 0.005) ?? 0.0)) / $mean : 0.0;
+        $swing = $mean > 0.0 ? (Statistics::quantile($residue, 0.995) - Statistics::quantile($residue, 0.005)) / $mean : 0.0;
         $beat = self::beat($run, $residue);
-        $fastest = $rpm(Statistics::quantile($run->values, 0.995) ?? 0.0);
+        $fastest = $rpm(Statistics::quantile($run->values, 0.995));
         [$before, $after] = null === $step ? [null, null] : [self::level($run, 0, $step - 1), self::level($run, $step, $run->count() - 1)];
 
         return new self(
@@ -156,7 +156,7 @@ final readonly class SpeedTrace
     /** @return array{int, int} the longest stretch that runs; an empty one of a still engine */
     private static function running(Series $bins): array
     {
-        $least = self::RUNNING_FROM * (Statistics::quantile($bins->values, 0.75) ?? 0.0);
+        $least = self::RUNNING_FROM * Statistics::quantile($bins->values, 0.75);
         $best = [0, -1];
         $start = null;
         for ($index = 0; $index <= $bins->count(); ++$index) {
@@ -221,7 +221,7 @@ final readonly class SpeedTrace
 
     private static function level(Series $run, int $from, int $to): float
     {
-        return Statistics::median(\array_slice($run->values, $from, $to - $from + 1)) ?? 0.0;
+        return Statistics::median(\array_slice($run->values, $from, $to - $from + 1));
     }
 
     /** Half of the samples lie within. */
@@ -229,7 +229,7 @@ final readonly class SpeedTrace
     {
         $part = \array_slice($run->values, $from, $to - $from + 1);
 
-        return (Statistics::quantile($part, 0.75) ?? 0.0) - (Statistics::quantile($part, 0.25) ?? 0.0);
+        return Statistics::quantile($part, 0.75) - Statistics::quantile($part, 0.25);
     }
 
     /**

@@ -11,8 +11,12 @@ final readonly class Statistics
     {
     }
 
-    /** @param list<float> $values */
-    public static function median(array $values): ?float
+    /**
+     * @param list<float> $values
+     *
+     * @return float 0 of none
+     */
+    public static function median(array $values): float
     {
         return self::quantile($values, 0.5);
     }
@@ -20,12 +24,14 @@ final readonly class Statistics
     /**
      * @param list<float> $values
      * @param float       $share  0 to 1; between two samples it is drawn straight
+     *
+     * @return float 0 of none
      */
-    public static function quantile(array $values, float $share): ?float
+    public static function quantile(array $values, float $share): float
     {
         $count = \count($values);
         if (0 === $count) {
-            return null;
+            return 0.0;
         }
         sort($values);
         $place = $share * ($count - 1);

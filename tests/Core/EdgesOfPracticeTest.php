@@ -102,6 +102,11 @@ final class EdgesOfPracticeTest extends TestCase
         yield 'needle, 0.31 psi is slow' => [NeedleVerdict::Marginal, static fn (): mixed => $needle(8, 6, 5.69)];
         yield 'needle, 0.99 psi is slow' => [NeedleVerdict::Marginal, static fn (): mixed => $needle(8, 7, 6.01)];
         yield 'needle, 1.01 psi leaks' => [NeedleVerdict::Leaks, static fn (): mixed => $needle(8, 7, 5.99)];
+        yield 'needle, just 0.3 psi holds' => [NeedleVerdict::Seals, static fn (): mixed => NeedleReading::onTrace(Pressure::psi(8), Pressure::psi(6), Pressure::psi(0.3), Pressure::psi(0.1))->verdict(Pressure::psi(0.3))];
+        yield 'needle, just a psi is slow' => [NeedleVerdict::Marginal, static fn (): mixed => NeedleReading::onTrace(Pressure::psi(8), Pressure::psi(7), Pressure::psi(1), Pressure::psi(0.1))->verdict(Pressure::psi(0.3))];
+        yield 'needle, up by just 0.3 psi' => [NeedleVerdict::Seals, static fn (): mixed => NeedleReading::onTrace(Pressure::psi(8), Pressure::psi(6), Pressure::psi(-0.3), Pressure::psi(0.1))->verdict(Pressure::psi(0.3))];
+        yield 'needle, just 4.5 psi is half a psi short' => [NeedleVerdict::Seals, static fn (): mixed => NeedleReading::onTrace(Pressure::psi(8), Pressure::psi(4.5), Pressure::psi(0), Pressure::psi(0.1))->verdict(Pressure::psi(0.5))];
+        yield 'needle, read to a tenth' => [0.1, static fn (): mixed => NeedleReading::GAUGE_ERROR_PSI];
         yield 'needle, 4.71 psi after a minute holds' => [NeedleVerdict::Seals, static fn (): mixed => $needle(8, 4.71, 4.71)];
         yield 'needle, 4.69 psi is too low' => [NeedleVerdict::HoldsTooLow, static fn (): mixed => $needle(8, 4.69, 4.69)];
         yield 'needle, what it lost comes off what it holds: 4.85 less 0.2' => [NeedleVerdict::HoldsTooLow, static fn (): mixed => $needle(8, 4.85, 4.65)];

@@ -90,8 +90,6 @@ use AwakeShed\Core\Sound\Tachometer;
 use AwakeShed\Core\Sound\WavFile;
 use AwakeShed\Core\Spark\Battery;
 use AwakeShed\Core\Spark\CoilComparison;
-use AwakeShed\Core\Trace\NeedleTrace;
-use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\Duration;
@@ -115,7 +113,6 @@ use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Tests\Core\Diagnosis\Assessing;
 use AwakeShed\Tests\Core\Diagnosis\CoursesTest;
 use AwakeShed\Tests\Core\Schedule\Problems;
-use AwakeShed\Tests\Core\Trace\Shapes;
 use AwakeShed\Tests\Kept;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -219,7 +216,7 @@ final class KeptResultsTest extends TestCase
                 $plan = Planner::plan(Problems::week($seed, $jobs, $steps)->with(budget: 100));
                 $spread = array_map(static fn (int $n): float => [0.0, 0.25, 0.5][$n % 3], array_flip(array_map(static fn (Placed $one): string => $one->operation->id, $plan->placed)));
                 foreach ((new Replays($plan))->run($spread, $seed, 200) as $job => $odds) {
-                    yield \sprintf('week %d, %s: kept %s, half %d, most %d, nearly %d, hangs on %s', $seed, $job, self::figure($odds->kept()), $odds->readyBy(0.5), $odds->readyBy(0.8), $odds->readyBy(0.95), implode(' ', $odds->hangsOn));
+                    yield \sprintf('week %d, %s: kept %s, half %d, most %d, nearly %d, hangs on %s', $seed, $job, Kept::figure($odds->kept()), $odds->readyBy(0.5), $odds->readyBy(0.8), $odds->readyBy(0.95), implode(' ', $odds->hangsOn));
                 }
                 $timed = array_map(static fn (int $n): array => [20.0 + $n, (20.0 + $n) * (0.8 + 0.07 * (($seed * $n) % 9))], range(1, 3 + 2 * $seed));
                 yield "week $seed, learned: ".self::facts(LearnedTime::from(0.3, [...$timed, [20.0, 500.0]]));
@@ -232,7 +229,7 @@ final class KeptResultsTest extends TestCase
             $dice = new Seeded(5);
             foreach ([30, 60, 110, 170] as $weeks) {
                 $forecast = Forecast::from(array_map(static fn (int $week): int => $dice->int(0, 2) + (0 === intdiv($week % 52, 6) ? 6 : 0), range(1, $weeks)));
-                yield "$weeks weeks: average ".self::figure($forecast->average()).($forecast->isBetter() ? ', a season' : ', none').', errors '.implode(' ', array_map(self::figure(...), $forecast->errors())).', then '.implode(' ', array_map(static fn (int $ahead): string => self::figure($forecast->expected($ahead)), range(1, 60, 7)));
+                yield "$weeks weeks: average ".Kept::figure($forecast->average()).($forecast->isBetter() ? ', a season' : ', none').', errors '.implode(' ', array_map(Kept::figure(...), $forecast->errors())).', then '.implode(' ', array_map(static fn (int $ahead): string => Kept::figure($forecast->expected($ahead)), range(1, 60, 7)));
             }
         }];
         yield 'what-courses-come-to' => [static function (): iterable {
@@ -250,15 +247,15 @@ final class KeptResultsTest extends TestCase
                 yield "$name, bad: ".implode(' ', array_map(static fn (PutRight|Done|Finding $event): string => $event instanceof Finding && $line->provesBad($event) ? $event->test : '', $case->events));
                 yield "$name, suspects: ".implode('; ', array_map(static fn (Suspect $one): string => $one->fault.($one->isRaised() ? ' raised' : '').($one->isFound() ? ' found' : '').($one->isSure() ? ' sure' : ''), \array_slice($assessment->faults, 0, 5)));
                 $quote = Quote::reckoned(Chances::of($case, $assessor->beliefs($case), $cures), $cures, 84.0, 0.75);
-                yield "$name, costs ".self::figure($quote->least()).' to '.self::figure($quote->most()).', in the middle '.self::figure($quote->middle()).'; '.self::facts(\array_slice($quote->faults, 0, 3));
+                yield "$name, costs ".Kept::figure($quote->least()).' to '.Kept::figure($quote->most()).', in the middle '.Kept::figure($quote->middle()).'; '.self::facts(\array_slice($quote->faults, 0, 3));
                 yield "$name, to look back at ".self::facts((new LookBack($vocabulary, $line, FaultModel::shipped()))->left($case)).'; not proved '.self::facts((new Unproved(FaultModel::shipped()))->left($case, $assessment));
             }
         }];
         yield 'beliefs' => [static function (): iterable {
             foreach ([...CoursesTest::courses(), ...CoursesTest::coursesBeyondTheEngine()] as $name => [$findings, , $kind]) {
                 $assessment = Assessing::of($findings, $kind);
-                yield $name.': '.implode('; ', array_map(static fn (Suspect $one): string => $one->fault.' '.self::figure($one->probability).' by '.\count($one->because), \array_slice($assessment->faults, 0, 5)));
-                yield $name.', next: '.implode('; ', array_map(static fn (NextTest $one): string => $one->test.' '.self::figure($one->bits).' in '.self::figure($one->minutesHere), \array_slice($assessment->next, 0, 3)));
+                yield $name.': '.implode('; ', array_map(static fn (Suspect $one): string => $one->fault.' '.Kept::figure($one->probability).' by '.\count($one->because), \array_slice($assessment->faults, 0, 5)));
+                yield $name.', next: '.implode('; ', array_map(static fn (NextTest $one): string => $one->test.' '.Kept::figure($one->bits).' in '.Kept::figure($one->minutesHere), \array_slice($assessment->next, 0, 3)));
             }
         }];
         yield 'bench-figures' => [static function (): iterable {
@@ -314,44 +311,6 @@ final class KeptResultsTest extends TestCase
                 }
             }
         }];
-        yield 'needles' => [static function (): iterable {
-            foreach ([[10, 7.6, 6.4, 0.0], [10, 7.6, 6.4, 0.0008], [50, 7.2, 6.1, 0.003], [50, 9.8, 4.6, 0.0004], [100, 12.0, 6.4, 0.0002], [200, 8.4, 7.0, 0.02], [20, 7.6, 6.4, 0.1], [5, 7.6, 6.4, 0.0006], [50, 7.6, 5.2, 0.0009]] as $n => [$rate, $pop, $seat, $decay]) {
-                foreach ([75, 25, 8] as $seconds) {
-                    $trace = NeedleTrace::fromPressures(Shapes::series(Shapes::needle($rate, $seconds, $pop, $seat, $decay, 0.04, $n)), 0 === $n % 2 ? null : Pressure::psi(0.2));
-                    yield "$rate a second, lifts $pop, seats $seat, loses $decay, $seconds s: {$trace->verdict->value}, peak ".self::figure($trace->peak->inPsi())
-                        .', lifts '.self::figure($trace->popOff?->time).' at '.self::figure($trace->popOff?->value).', seats '.self::figure($trace->reseat?->time).' at '.self::figure($trace->reseat?->value)
-                        .', holds from '.self::figure($trace->holdFrom?->time).' to '.self::figure($trace->holdTo?->time).', loses '.self::figure($trace->lossPerMinute?->inPsi()).' ± '.self::figure($trace->lossError?->inPsi())
-                        .', half-life '.self::figure($trace->halfLife?->inSeconds()).', time constant '.self::figure($trace->timeConstant()?->inSeconds()).($trace->isExtrapolated() ? ', extrapolated' : '');
-                }
-            }
-        }];
-        yield 'speeds' => [static function (): iterable {
-            $shapes = [
-                'steady' => static fn (float $t): float => 3100.0,
-                'hunts' => static fn (float $t): float => 3150 * (1 + 0.06 * sin(2 * \M_PI * $t / 1.8)),
-                'hunts a little' => static fn (float $t): float => 3150 * (1 + 0.026 * sin(2 * \M_PI * $t / 0.9)),
-                'wanders' => static fn (float $t): float => 3150 * (1 + 0.05 * sin(2 * \M_PI * $t / 24)),
-                'takes a load' => static fn (float $t): float => $t < 20 ? 3735 : 3600 - 150 * exp(-($t - 20) / 0.4),
-                'lets a load go' => static fn (float $t): float => $t < 20 ? 3560.0 : 3740 + 90 * exp(-($t - 20) / 0.6),
-                'starts' => static fn (float $t): float => $t < 4 ? 350.0 : 3100.0,
-                'dies' => static fn (float $t): float => $t < 25 ? 3050.0 : 3050 * exp(-($t - 25)),
-                'climbs' => static fn (float $t): float => 2800 + 20 * $t,
-                'takes a load at the end' => static fn (float $t): float => $t < 36.5 ? 3700.0 : 3500.0,
-                'let go of at the start' => static fn (float $t): float => $t < 3.2 ? 3500.0 : 3700.0,
-                'takes a load that hardly shows' => static fn (float $t): float => $t < 17 ? 3700.0 : 3661 - 0.4 * $t,
-                'hunts under load' => static fn (float $t): float => $t < 14 ? 3720.0 : 3480 * (1 + 0.03 * sin(2 * \M_PI * $t / 1.4)),
-                'surges now and then' => static fn (float $t): float => 3100 + (fmod($t, 7) < 1.2 ? 260 * sin(2 * \M_PI * fmod($t, 7) / 1.2) : 0),
-            ];
-            foreach ($shapes as $name => $rpm) {
-                foreach ([[50, 40, null], [10, 60, 3456], [4, 40, null], [200, 12, 3700]] as $n => [$rate, $seconds, $limit]) {
-                    $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed($rate, $seconds, $rpm, 12, $n)), null === $limit ? null : ShaftSpeed::of($limit, SpeedUnit::Rpm), 3 === $n ? ShaftSpeed::of(3600, SpeedUnit::Rpm) : null);
-                    yield "$name, $rate a second, $seconds s: {$trace->verdict->value}, mean ".self::figure($trace->mean->in(SpeedUnit::Rpm)).', swing '.self::figure($trace->swing).', beat '.self::figure($trace->beat?->inSeconds())
-                        .', runs '.self::figure($trace->runsFrom).' to '.self::figure($trace->runsTo).', step '.self::figure($trace->stepAt).' from '.self::figure($trace->noLoad?->in(SpeedUnit::Rpm)).' to '.self::figure($trace->loaded?->in(SpeedUnit::Rpm))
-                        .', fastest '.self::figure($trace->fastest->in(SpeedUnit::Rpm)).', sees '.self::figure($trace->shortestSeen->inSeconds()).', droop '.self::figure($trace->droop()).', class '.($trace->performanceClass()->value ?? 'none')
-                        .($trace->isSampledWell() ? ', sampled well' : '').($trace->leavesPartOut() ? ', part left out' : '');
-                }
-            }
-        }];
         yield 'sounds' => [static function (): iterable {
             foreach (range(1, 24) as $n) {
                 $dice = new Seeded($n);
@@ -366,8 +325,8 @@ final class KeptResultsTest extends TestCase
                     default => $sound->noise(-4),
                 };
                 $heard = Tachometer::hear(WavFile::read($sound->wav([8, 16, 24][$n % 3])), $firing, 0 === $n % 4 ? ShaftSpeed::of(3000, SpeedUnit::Rpm) : null);
-                yield "sound $n, {$firing->value}, ".self::figure($beat)." beats a second: {$heard->verdict->value}, sure ".self::figure($heard->confidence).', ± '.self::figure($heard->error()).'; '
-                    .implode('; ', array_map(static fn (HeardSpeed $one): string => self::figure($one->speed->in(SpeedUnit::Rpm)).' rpm, '.$one->speeds->count().' beats '.implode(' ', array_map(self::figure(...), \array_slice($one->speeds->values, 0, 3))), $heard->readings));
+                yield "sound $n, {$firing->value}, ".Kept::figure($beat)." beats a second: {$heard->verdict->value}, sure ".Kept::figure($heard->confidence).', ± '.Kept::figure($heard->error()).'; '
+                    .implode('; ', array_map(static fn (HeardSpeed $one): string => Kept::figure($one->speed->in(SpeedUnit::Rpm)).' rpm, '.$one->speeds->count().' beats '.implode(' ', array_map(Kept::figure(...), \array_slice($one->speeds->values, 0, 3))), $heard->readings));
             }
         }];
     }
@@ -426,17 +385,12 @@ final class KeptResultsTest extends TestCase
         return match (true) {
             null === $of => 'none',
             \is_bool($of) => $of ? 'yes' : 'no',
-            \is_int($of), \is_float($of) => self::figure($of),
-            $of instanceof Quantity => self::figure($of->in($of::units()[0])).' '.$of::units()[0]->symbol(),
+            \is_int($of), \is_float($of) => Kept::figure($of),
+            $of instanceof Quantity => Kept::figure($of->in($of::units()[0])).' '.$of::units()[0]->symbol(),
             $of instanceof \UnitEnum => $of->name,
             \is_array($of) => implode(', ', array_map(self::facts(...), $of)),
             \is_object($of) => implode(', ', array_map(self::facts(...), get_object_vars($of))),
             default => \is_string($of) ? $of : '',
         };
-    }
-
-    private static function figure(?float $figure): string
-    {
-        return null === $figure ? 'none' : \sprintf('%.9g', $figure);
     }
 }

@@ -139,7 +139,7 @@ final class SeriesTest extends TestCase
         self::assertEqualsWithDelta(0.2828, $rough['error'] ?? 0, 0.0001);
         self::assertNull(Statistics::line(Series::fromSamples([0.0, 1.0], [1.0, 2.0])));
         self::assertSame(2.5, Statistics::median([4.0, 1.0, 2.0, 3.0]));
-        self::assertNull(Statistics::median([]));
+        self::assertSame(0.0, Statistics::median([]));
     }
 
     public function testOfTwoSamplesAtOneTimeTheLastStands(): void
@@ -147,5 +147,21 @@ final class SeriesTest extends TestCase
         $series = Series::fromSamples([1.0, 0.0, 1.0, \NAN], [5.0, 0.0, 7.0, 9.0]);
         self::assertSame([0.0, 1.0], $series->times);
         self::assertSame([0.0, 7.0], $series->values);
+    }
+
+    public function testNoTraceIsLongerThanTwoHundredThousandSamples(): void
+    {
+        $samples = range(1.0, 200_000.0);
+        self::assertSame(200_000, Series::fromSamples($samples, $samples)->count());
+        $this->expectException(UnreadableSeries::class);
+        Series::fromSamples([...$samples, 200_001.0], [...$samples, 1.0]);
+    }
+
+    public function testElevenDaysAndTenThousandTimesWhatAGaugeSaysArePossible(): void
+    {
+        self::assertTrue(Series::isPossible(1e6, -1e10));
+        self::assertTrue(Series::isPossible(-1e6, 1e10));
+        self::assertFalse(Series::isPossible(1_000_001, 0));
+        self::assertFalse(Series::isPossible(0, 1.0001e10));
     }
 }
