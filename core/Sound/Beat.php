@@ -231,7 +231,7 @@ final readonly class Beat
             $alone = $isLine ? max(self::loudest($means, $n - (int) round($beat / $width)), self::loudest($means, $n + (int) round($beat / $width))) : array_sum($ground) / \count($ground);
             if ($isTop && $means[$n] - $alone > self::HUM_FROM) {
                 // Between two places a tone leans to the louder neighbour.
-                $hums[] = ($n + 0.5 * ($means[$n - 1] - $means[$n + 1]) / ($means[$n - 1] - 2 * $means[$n] + $means[$n + 1])) * $width;
+                $hums[] = ($n + Statistics::lean($means[$n - 1], $means[$n], $means[$n + 1])) * $width;
             }
         }
 

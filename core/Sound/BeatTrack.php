@@ -141,9 +141,8 @@ final readonly class BeatTrack
         if (0 === $top || \count($alike) - 1 === $top || $alike[$top] < self::ALIKE) {
             return null;
         }
-        $off = 0.5 * ($alike[$top - 1] - $alike[$top + 1]) / ($alike[$top - 1] - 2 * $alike[$top] + $alike[$top + 1]);
 
-        return $beats * $rate / ($least + $top + $off);
+        return $beats * $rate / ($least + $top + Statistics::lean($alike[$top - 1], $alike[$top], $alike[$top + 1]));
     }
 
     /**

@@ -298,11 +298,8 @@ final readonly class SpeedTrace
             if (!$hasCrossed || $alike[$lag] < self::ALIKE || $alike[$lag] < $alike[$lag - 1] || $alike[$lag] < $alike[$lag + 1]) {
                 continue;
             }
-            // The top of the parabola through the three.
-            $curve = $alike[$lag - 1] - 2 * $alike[$lag] + $alike[$lag + 1];
-            $shift = abs($curve) < 1e-12 ? 0.0 : 0.5 * ($alike[$lag - 1] - $alike[$lag + 1]) / $curve;
 
-            return ($lag + $shift) * $step;
+            return ($lag + Statistics::lean($alike[$lag - 1], $alike[$lag], $alike[$lag + 1])) * $step;
         }
 
         return null;

@@ -42,6 +42,20 @@ final readonly class Statistics
     }
 
     /**
+     * Where between three values, a step apart, the parabola through them has its top.
+     *
+     * @param float $top no lower than either
+     *
+     * @return float steps from the middle one, −0.5 to 0.5
+     */
+    public static function lean(float $before, float $top, float $after): float
+    {
+        $curve = $before - 2 * $top + $after;
+
+        return 0.0 === $curve ? 0.0 : 0.5 * ($before - $after) / $curve;
+    }
+
+    /**
      * The straight line of least squares, with the error its scatter leaves in the slope.
      *
      * @return array{slope: float, level: float, error: float}|null level at the first sample; null for fewer than three

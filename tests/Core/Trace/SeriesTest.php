@@ -142,6 +142,14 @@ final class SeriesTest extends TestCase
         self::assertSame(0.0, Statistics::median([]));
     }
 
+    /** By hand: −x² + x/2 at −1, 0 and 1 is −1.5, 0 and −0.5, and has its top at a quarter. */
+    public function testTheTopOfAParabolaLeansToTheHigherNeighbour(): void
+    {
+        self::assertSame(0.25, Statistics::lean(-1.5, 0.0, -0.5));
+        self::assertSame(-0.25, Statistics::lean(-0.5, 0.0, -1.5));
+        self::assertSame(0.0, Statistics::lean(3.0, 3.0, 3.0));
+    }
+
     public function testOfTwoSamplesAtOneTimeTheLastStands(): void
     {
         $series = Series::fromSamples([1.0, 0.0, 1.0, \NAN], [5.0, 0.0, 7.0, 9.0]);
