@@ -60,6 +60,12 @@ final class Places extends NodeVisitorAbstract
         if ($node instanceof Node\Attribute || $node instanceof Node\Stmt\Declare_ || ($this->isOfFigures && $node instanceof Node\Stmt\ClassMethod)) {
             return NodeTraverser::DONT_TRAVERSE_CHILDREN;
         }
+        // What is in a set is there, whatever stands behind it.
+        if ($node instanceof Node\Expr\Assign && $node->var instanceof Node\Expr\ArrayDimFetch && self::isTrue($node->expr)) {
+            $this->alike[] = $node->expr;
+        } elseif ($node instanceof Node\Expr\Array_ && [] === array_filter($node->items, static fn (?Node\ArrayItem $item): bool => null === $item?->key || !self::isTrue($item->value))) {
+            array_push($this->alike, ...array_column($node->items, 'value'));
+        }
         $swap = self::SWAPS[$node::class] ?? null;
         if (null !== $swap && $node instanceof Node\Expr\BinaryOp) {
             $this->add($node, $node->left->getEndFilePos() + 1, $node->right->getStartFilePos(), " $swap ");
@@ -80,6 +86,11 @@ final class Places extends NodeVisitorAbstract
         }
 
         return null;
+    }
+
+    private static function isTrue(Node $node): bool
+    {
+        return $node instanceof Node\Expr\ConstFetch && 'true' === $node->name->toLowerString();
     }
 
     private function add(Node $node, int $from, int $to, string $instead): void

@@ -14,7 +14,7 @@ use AwakeShed\Core\Units\Unit;
 final readonly class SeriesFile
 {
     /** Such a cell is a sample the gauge did not give. */
-    private const MISSING = ['' => true, 'nan' => true, 'null' => true, 'na' => true, '-' => true];
+    private const MISSING = ['', 'nan', 'null', 'na', '-'];
 
     private const LONGEST_SHOWN = 60;
 
@@ -68,7 +68,7 @@ final readonly class SeriesFile
                 if (\count($times) > Series::MOST_SAMPLES) {
                     throw UnreadableSeries::tooLong(Series::MOST_SAMPLES);
                 }
-            } elseif (is_numeric($time) && isset(self::MISSING[strtolower($value)])) {
+            } elseif (is_numeric($time) && \in_array(strtolower($value), self::MISSING, true)) {
                 ++$missing;
             } elseif ('' !== trim($line)) {
                 throw UnreadableSeries::line($number, self::shown($line));

@@ -63,6 +63,7 @@ use AwakeShed\Core\Schedule\JobShop;
 use AwakeShed\Core\Schedule\LowerBound;
 use AwakeShed\Core\Schedule\Mender;
 use AwakeShed\Core\Schedule\Objective;
+use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\Operation;
 use AwakeShed\Core\Schedule\Parallel;
 use AwakeShed\Core\Schedule\Pins;
@@ -73,6 +74,7 @@ use AwakeShed\Core\Schedule\Problem;
 use AwakeShed\Core\Schedule\Reinsertion;
 use AwakeShed\Core\Schedule\Rules;
 use AwakeShed\Core\Schedule\Season\Forecast;
+use AwakeShed\Core\Schedule\SharedResource;
 use AwakeShed\Core\Schedule\Steps;
 use AwakeShed\Core\Sight\PhotoJar;
 use AwakeShed\Core\Sight\PhotoRule;
@@ -155,6 +157,10 @@ final class KeptResultsTest extends TestCase
                         yield "$name $seed, $objective->value: ".implode(', ', array_map(static fn (int $budget): string => self::inShort(Planner::plan(new Problem($objective, $problem->seed, $budget, $problem->resources, $problem->jobs, $problem->asWritten()))), [1, 2, 4, 9, 20]));
                     }
                 }
+            }
+            // Where a machine stands twice, or shuts, what is told of job shops does not hold.
+            foreach (['two of a machine' => new SharedResource('m0', false, 2, Openings::always()), 'a machine that shuts' => new SharedResource('m1', false, 1, Openings::of([[0, 30], [45, 500]]))] as $which => $machine) {
+                yield "ft06, $which: ".implode(', ', array_map(static fn (int $budget): string => self::inShort(Planner::plan(Problems::jobShop('ft06', [$machine->id => $machine])[0]->with(budget: $budget))), [1, 5, 40]));
             }
             foreach (['ft06', 'la01', 'la02', 'ft10'] as $name) {
                 yield "$name: ".implode(', ', array_map(static fn (int $budget): string => self::inShort(Planner::plan(Problems::jobShop($name)[0]->with(budget: $budget))), [1, 2, 3, 5, 8, 12, 20, 35, 60, 100]));

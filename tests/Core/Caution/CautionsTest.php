@@ -95,4 +95,17 @@ final class CautionsTest extends TestCase
             }
         }
     }
+
+    public function testEveryRowOfTheTableIsReadAndNothingElseIsWarnedOf(): void
+    {
+        /** @var array{tests: array<string, list<string>>, acts: array<string, list<string>>, checks: array<string, list<string>>, calculations: array<string, list<string>>} $table */
+        $table = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/Caution/data/cautions.json'), true, 16, \JSON_THROW_ON_ERROR);
+        $cautions = Cautions::shipped();
+        foreach ([[$table['tests'], $cautions->ofTest(...)], [$table['acts'], $cautions->ofAct(...)], [$table['checks'], $cautions->ofCheck(...)], [$table['calculations'], $cautions->ofCalculation(...)]] as [$rows, $of]) {
+            foreach ($rows as $id => $named) {
+                self::assertSame($named, $of($id), $id);
+            }
+            self::assertSame([], $of('there is no such thing'));
+        }
+    }
 }

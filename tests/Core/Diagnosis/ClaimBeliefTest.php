@@ -12,7 +12,7 @@ use PHPUnit\Framework\TestCase;
 final class ClaimBeliefTest extends TestCase
 {
     /** Odds by hand: what such claims are worth, times what each finding does to it. Half-way believed, 2 : 1 against by one look, 1 : 4 for by a number. */
-    private const RULE = ['base' => 0.5, 'against' => ['look.plug' => ['oily' => 0.5, 'gas_wet' => 0.8], 'look.exhaust' => ['oil_wet' => 0.25]], 'above' => ['jar.ethanol_percent' => [12.5, 0.2]], 'below' => ['jar.ethanol_percent' => [1.5, 4]]];
+    private const RULE = ['base' => 0.5, 'against' => ['look.plug' => ['oily' => 0.5, 'gas_wet' => 0.8, 'sooty' => 0.6], 'look.exhaust' => ['oil_wet' => 0.25]], 'above' => ['jar.ethanol_percent' => [12.5, 0.2]], 'below' => ['jar.ethanol_percent' => [1.5, 4]]];
 
     /** @return iterable<string, array{array<string, string|int>, float, list<string>, bool}> findings; believed; against it; contradicted */
     public static function findings(): iterable
@@ -21,6 +21,7 @@ final class ClaimBeliefTest extends TestCase
         yield 'a look that says nothing of it' => [['look.plug' => 'dry'], 0.5, [], false];
         yield 'one look: 1 to 2' => [['look.plug' => 'oily'], 1 / 3, ['look.plug'], true];
         yield 'a weak one: 4 to 5, against it and yet believed' => [['look.plug' => 'gas_wet'], 4 / 9, ['look.plug'], false];
+        yield 'three to five: three quarters of it are left, which is enough' => [['look.plug' => 'sooty'], 3 / 8, ['look.plug'], false];
         yield 'two looks: 1 to 8' => [['look.plug' => 'oily', 'look.exhaust' => 'oil_wet'], 1 / 9, ['look.plug', 'look.exhaust'], true];
         yield 'a number above: 1 to 5' => [['jar.ethanol_percent' => 13], 1 / 6, ['jar.ethanol_percent'], true];
         yield 'a number between' => [['jar.ethanol_percent' => 12], 0.5, [], false];

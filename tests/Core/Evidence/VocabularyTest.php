@@ -8,6 +8,7 @@ use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\TestPattern;
 use AwakeShed\Core\Evidence\UnknownWord;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Units\ImpossibleAmount;
@@ -119,5 +120,14 @@ final class VocabularyTest extends TestCase
                 self::assertSame('amount.out_of_range', $refusal->reason());
             }
         }
+    }
+
+    public function testAPatternMeansWhatBeginsLikeItAndNothingElse(): void
+    {
+        self::assertTrue(TestPattern::matchesAny(['jar.tank', 'start.*'], 'start.plain'));
+        self::assertTrue(TestPattern::matchesAny(['jar.tank', 'start.*'], 'jar.tank'));
+        self::assertFalse(TestPattern::matchesAny(['jar.tank', 'start.*'], 'starter.mended'));
+        self::assertFalse(TestPattern::matchesAny(['jar.tank', 'start.*'], 'jar.tanks'));
+        self::assertFalse(TestPattern::matchesAny([], 'jar.tank'));
     }
 }

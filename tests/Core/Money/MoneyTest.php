@@ -7,6 +7,7 @@ namespace AwakeShed\Tests\Core\Money;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\Quote;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -57,6 +58,9 @@ final class MoneyTest extends TestCase
         self::assertSame(7.0, $minutes($case), 'two minutes and five; what an owner says takes none');
         [$quick, $slow] = $cures->minutes('spark.plug_bad');
         self::assertEqualsWithDelta(7.0 + ($quick + $slow) / 2, $minutes($case->with(new PutRight('spark.plug_bad'))), 1e-9);
+        $checked = $case->with(new Done(Vocabulary::shipped()->acts['carburetor.checked']));
+        self::assertSame(7.0, $minutes($checked), 'looked over is not mended');
+        self::assertEqualsWithDelta(7.0 + ($quick + $slow) / 2, $minutes($case->with(new Done(Vocabulary::shipped()->acts['plug.renewed']))), 1e-9);
         $two = $minutes($case->with(new PutRight('carb.pilot_blocked'))->with(new PutRight('carb.main_jet_blocked')));
         $alone = static fn (string $fault): float => array_sum($cures->minutes($fault)) / 2;
         self::assertLessThan(7.0 + $alone('carb.pilot_blocked') + $alone('carb.main_jet_blocked'), $two, 'the carburetor comes off once');

@@ -189,6 +189,9 @@ final class StateTest extends TestCase
         self::assertNotContains('carb.needle_leaks', $unproved(self::GATES.'look.oil_smell=gas crankcase.drained crankcase.filled needle_and_seat.renewed needle.pressure=holds'));
         self::assertContains('carb.needle_leaks', $unproved(self::SOUND.'needle.pressure=leaks needle_and_seat.renewed'));
         self::assertContains('timing.key_sheared', $unproved(self::SOUND.'timing.flywheel_key=sheared'), 'found, and not put right');
+        $run = ' start.plain=runs run.steady=steady run.choke_off=steady run.load=holds run.minutes_later=keeps_running';
+        self::assertContains('cable.misadjusted', $unproved(self::SOUND.'cables.set'));
+        self::assertSame([], $unproved(self::SOUND.'cables.set'.$run), 'nobody looked again, and the machine as a whole shows it');
     }
 
     public function testACleanedBowlIsNoSuspectAnyMore(): void

@@ -86,6 +86,7 @@ final class ProblemFormatTest extends TestCase
         yield 'a bath as alternative' => ['[["tamsin"],["wim"]]', '[["bath"],["wim"]]', ['/operations/2/uses/one_of/0/0']];
         yield 'used anyway' => ['"run_pad":1,"tamsin":1', '"tamsin":1,"one_of":[["tamsin"]]', ['/operations/3/uses/one_of/0/0']];
         yield 'a name that is a word' => ['"id":"lift"', '"id":"one_of"', ['/resources/2/id', '/operations/0/uses/lift']];
+        yield 'a list that is none' => ['"after":["j8.strip"]', '"after":{"first":"j8.strip"}', ['/operations/1/after']];
         yield 'a job without work' => ['"jobs":[', '"jobs":[{"id":"idle"},', ['/jobs/0']];
         yield 'two things at once' => ['"version":1,"objective":"weighted_tardiness"', '"version":"1","objective":7', ['/version', '/objective']];
     }

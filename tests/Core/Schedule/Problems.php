@@ -15,8 +15,12 @@ use AwakeShed\Tests\Seeded;
 /** Planning problems to try things on. */
 final class Problems
 {
-    /** @return array{Problem, int} with the makespan that is known to be shortest */
-    public static function jobShop(string $name): array
+    /**
+     * @param array<string, SharedResource> $instead of machines, by id
+     *
+     * @return array{Problem, int} with the makespan that is known to be shortest
+     */
+    public static function jobShop(string $name, array $instead = []): array
     {
         $text = (string) file_get_contents(__DIR__.'/../../Published/data/job-shops.txt');
         if (1 !== preg_match('/^'.$name.' (\d+) (\d+) (\d+)\n((?:[\d ]+\n)+)/m', $text, $found)) {
@@ -29,7 +33,7 @@ final class Problems
                 $operations[] = new Operation("j$job.$step", 'j'.$job, $minutes, [['m'.$machine, 1]], after: 0 === $step ? [] : ["j$job.".($step - 1)]);
             }
         }
-        $machines = array_map(static fn (int $machine): SharedResource => new SharedResource('m'.$machine, false, 1, Openings::always()), range(0, (int) $found[2] - 1));
+        $machines = array_map(static fn (int $machine): SharedResource => $instead['m'.$machine] ?? new SharedResource('m'.$machine, false, 1, Openings::always()), range(0, (int) $found[2] - 1));
 
         return [new Problem(Objective::Makespan, 1, 2000, $machines, $jobs, $operations), (int) $found[3]];
     }

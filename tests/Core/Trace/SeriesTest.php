@@ -172,4 +172,28 @@ final class SeriesTest extends TestCase
         self::assertFalse(Series::isPossible(1_000_001, 0));
         self::assertFalse(Series::isPossible(0, 1.0001e10));
     }
+
+    public function testWhatIsMissingIsCountedAndALongHeaderIsShownInPart(): void
+    {
+        self::assertSame(0, SeriesFile::parse("t [s],p [psi]\n0,1\n", PressureUnit::cases())->missing);
+        self::assertSame(5, SeriesFile::parse("t [s],p [psi]\n0,1\n1,\n2,NaN\n3,null\n4,NA\n5,-\n", PressureUnit::cases())->missing);
+        self::assertSame(0, SeriesFile::fromSeries(Series::fromSamples([0.0], [1.0]), PressureUnit::Psi)->missing);
+        try {
+            SeriesFile::parse(str_repeat('x', 100), PressureUnit::cases());
+            self::fail('It was read.');
+        } catch (UnreadableSeries $refusal) {
+            self::assertStringContainsString(str_repeat('x', 60), $refusal->getMessage());
+            self::assertStringNotContainsString(str_repeat('x', 61), $refusal->getMessage());
+        }
+    }
+
+    public function testIsWrittenToMillionths(): void
+    {
+        self::assertSame("t [s],value [psi]\n0,0.123457\n1.234568,2\n", SeriesFile::print(Series::fromSamples([0.0, 1.23456789], [PressureUnit::Psi->toSi(0.123456789), PressureUnit::Psi->toSi(2)]), PressureUnit::Psi));
+    }
+
+    public function testEveryValueSoManyTimesItself(): void
+    {
+        self::assertSame([6.0, -3.0], Series::fromSamples([0.0, 1.0], [4.0, -2.0])->times(1.5)->values);
+    }
 }
