@@ -80,10 +80,10 @@ final readonly class Series
         return \count($this->times);
     }
 
-    /** @return float s, 0 for an empty one */
+    /** @return float s from the first sample to the last, 0 for an empty one */
     public function duration(): float
     {
-        return $this->times[\count($this->times) - 1] ?? 0.0;
+        return [] === $this->times ? 0.0 : $this->times[\count($this->times) - 1] - $this->times[0];
     }
 
     /** @return float s, the usual distance of two samples; 0 for fewer than two */

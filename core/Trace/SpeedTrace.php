@@ -67,6 +67,7 @@ final readonly class SpeedTrace
         private ?ShaftSpeed $rated,
         /** The quickest hunt the samples could show: four of them in it. */
         public Duration $shortestSeen,
+        private bool $leavesPartOut,
     ) {
     }
 
@@ -87,7 +88,7 @@ final readonly class SpeedTrace
         $swing = $mean > 0.0 ? (Statistics::quantile($residue, 0.995) - Statistics::quantile($residue, 0.005)) / $mean : 0.0;
         $beat = self::beat($run, $residue);
         $fastest = $rpm(Statistics::quantile($run->values, 0.995));
-        [$before, $after] = null === $step ? [null, null] : [self::level($run, 0, $step - 1), self::level($run, $step, $run->count() - 1)];
+        $levels = null === $step ? null : [self::level($run, 0, $step - 1), self::level($run, $step, $run->count() - 1)];
 
         return new self(
             $speeds,
@@ -99,19 +100,20 @@ final readonly class SpeedTrace
             $run->times[$run->count() - 1] ?? 0.0,
             null === $step ? null : $run->times[$step],
             // An engine never speeds up under load by itself: the faster level is the one without.
-            null === $before || null === $after ? null : $rpm(max($before, $after)),
-            null === $before || null === $after ? null : $rpm(min($before, $after)),
+            null === $levels ? null : $rpm(max($levels)),
+            null === $levels ? null : $rpm(min($levels)),
             $fastest,
             $limit,
             $rated,
             Duration::seconds(self::SAMPLES_A_BEAT * $speeds->step()),
+            $run->count() < $bins->count(),
         );
     }
 
     /** The start or the stop of the engine was recorded with it, and is left out. */
     public function leavesPartOut(): bool
     {
-        return $this->runsFrom > 0.5 || $this->series->duration() - $this->runsTo > 0.5;
+        return $this->leavesPartOut;
     }
 
     /** @return float|null (no load − loaded) / rated, per cent, ISO 8528-5; null without a load step */
@@ -146,7 +148,7 @@ final readonly class SpeedTrace
         return match (true) {
             $speeds->count() < self::LEAST_SAMPLES, $run->count() < self::LEAST_SAMPLES / 2 => SpeedVerdict::NotEnough,
             null !== $limit && $fastest->isGreaterThan($limit) => SpeedVerdict::Overspeeds,
-            $run->times[$run->count() - 1] - $run->times[0] < self::LEAST_RUN => SpeedVerdict::NotEnough,
+            $run->duration() < self::LEAST_RUN => SpeedVerdict::NotEnough,
             $swing <= self::HUNTS_FROM => self::showsQuickest($speeds) ? SpeedVerdict::Steady : SpeedVerdict::SampledTooSlowly,
             null !== $beat && $beat >= self::BEAT[0] && $beat <= self::BEAT[1] => SpeedVerdict::Hunts,
             default => SpeedVerdict::Unsteady,

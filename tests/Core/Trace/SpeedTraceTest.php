@@ -114,6 +114,13 @@ final class SpeedTraceTest extends TestCase
         self::assertEqualsWithDelta(3100, $trace->mean->in(SpeedUnit::Rpm), 10);
     }
 
+    public function testASlowRecordingOfWhatRanAllAlongLeavesNothingOut(): void
+    {
+        $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(0.5, 120, static fn (): float => 3100)));
+        self::assertSame(SpeedVerdict::SampledTooSlowly, $trace->verdict);
+        self::assertFalse($trace->leavesPartOut());
+    }
+
     public function testTooFastIsSaidWhateverElseItDoes(): void
     {
         $limit = ShaftSpeed::of(3456, SpeedUnit::Rpm);
