@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Kept;
 
+use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\CalcWords;
 use AwakeShed\App\Calc\Given;
@@ -17,19 +18,23 @@ use AwakeShed\App\Drawing\TraceDrawing;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Unit\Figures;
 use AwakeShed\App\Unit\Quantities;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Carburetor\Carburetors;
 use AwakeShed\Core\Carburetor\Material;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Tests\App\Calc\AnyInputs;
 use AwakeShed\Tests\App\Calc\CalcCommandTest;
 use AwakeShed\Tests\App\ShedTestCase;
 use AwakeShed\Tests\Core\Trace\Shapes;
 use AwakeShed\Tests\Kept;
+use AwakeShed\Tests\Seeded;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\DomCrawler\Crawler;
 use Twig\Environment;
@@ -38,6 +43,9 @@ use Twig\Environment;
 final class KeptPagesTest extends ShedTestCase
 {
     use ClockSensitiveTrait;
+
+    /** Of each calculation. */
+    private const BY_CHANCE = 16;
 
     public function testEveryFieldAsksInItsUnitAndWithinItsBounds(): void
     {
@@ -80,10 +88,34 @@ final class KeptPagesTest extends ShedTestCase
             foreach ($calculation->inputs() as $field => $input) {
                 $values[$field] = isset($inputs[$field]) ? $input->read($inputs[$field]) : $input->default();
             }
-            $answer = $calculation->run(new Given($values));
-            $lines[] = "$name: $answer->verdict, {$answer->tone->value}, ".self::rounded($answer->plain()).'; '.implode(' ', array_map(static fn (Finding $finding): string => $finding->test.'='.($finding->number ?? implode('+', $finding->outcomes)), $answer->findings));
+            $lines[] = "$name: ".self::answered($calculation->run(new Given($values)));
         }
         Kept::is(__DIR__.'/answers.txt', $lines);
+    }
+
+    /** What nobody would ask comes to the same as well, its sentence and its drawing too. */
+    public function testWhatItAnswersByChance(): void
+    {
+        $lines = [];
+        foreach (self::service(Calculations::class)->all() as $calculation) {
+            $random = new Seeded(\strlen($calculation->name()));
+            for ($case = 1; $case <= self::BY_CHANCE; ++$case) {
+                [, $given] = AnyInputs::of($calculation, $random);
+                try {
+                    $answer = $calculation->run($given);
+                    $said = self::answered($answer).' '.self::service(CalcWords::class)->verdict($calculation, $answer).(null === $answer->drawing ? '' : ' draws '.md5($this->drawn($answer->drawing)));
+                } catch (Refusal $refusal) {
+                    $said = 'refused, '.self::service(Words::class)->refusal($refusal);
+                }
+                $lines[] = Kept::short("{$calculation->name()} $case: $said");
+            }
+        }
+        Kept::is(__DIR__.'/answers-by-chance.txt', $lines);
+    }
+
+    private static function answered(Answer $answer): string
+    {
+        return "$answer->verdict, {$answer->tone->value}, ".self::rounded($answer->plain()).'; '.implode(' ', array_map(static fn (Finding $finding): string => $finding->test.'='.($finding->number ?? implode('+', $finding->outcomes)), $answer->findings));
     }
 
     /** The stand-in of the gauge and the tachometer, second by second. */
