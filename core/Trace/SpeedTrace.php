@@ -84,11 +84,12 @@ final readonly class SpeedTrace
         $mean = [] === $run->values ? 0.0 : array_sum($run->values) / \count($run->values);
         $rpm = static fn (float $si): ShaftSpeed => ShaftSpeed::of(SpeedUnit::Rpm->fromSi($si), SpeedUnit::Rpm);
         $step = self::step($run);
-        $residue = self::residue($run, $step);
+        $parts = null === $step ? [$run] : self::parted($run, $step);
+        $residue = self::residue($parts, null === $step ? null : $run->times[$step]);
         $swing = $mean > 0.0 ? (Statistics::quantile($residue, 0.995) - Statistics::quantile($residue, 0.005)) / $mean : 0.0;
         $beat = self::beat($run, $residue);
         $fastest = $rpm(Statistics::quantile($run->values, 0.995));
-        $levels = null === $step ? null : [self::level($run, 0, $step - 1), self::level($run, $step, $run->count() - 1)];
+        $levels = array_map(self::level(...), $parts);
 
         return new self(
             $speeds,
@@ -100,8 +101,8 @@ final readonly class SpeedTrace
             $run->times[$run->count() - 1] ?? 0.0,
             null === $step ? null : $run->times[$step],
             // An engine never speeds up under load by itself: the faster level is the one without.
-            null === $levels ? null : $rpm(max($levels)),
-            null === $levels ? null : $rpm(min($levels)),
+            null === $step ? null : $rpm(max($levels)),
+            null === $step ? null : $rpm(min($levels)),
             $fastest,
             $limit,
             $rated,
@@ -195,9 +196,6 @@ final readonly class SpeedTrace
         $count = $run->count();
         // Each level must last, or the end of a swing would be one.
         $least = max(5, intdiv($count, 8));
-        if ($count < 2 * $least) {
-            return null;
-        }
         $total = array_sum($run->values);
         $left = 0.0;
         $best = 0.0;
@@ -215,39 +213,44 @@ final readonly class SpeedTrace
         if (null === $at) {
             return null;
         }
-        [$before, $after] = [self::level($run, 0, $at - 1), self::level($run, $at, $count - 1)];
-        $spread = max(self::spread($run, 0, $at - 1), self::spread($run, $at, $count - 1));
+        $parts = self::parted($run, $at);
+        [$before, $after] = array_map(self::level(...), $parts);
 
-        return abs($before - $after) > max(self::STEP_FROM * min($before, $after), $spread) ? $at : null;
+        return abs($before - $after) > max(self::STEP_FROM * min($before, $after), ...array_map(self::spread(...), $parts)) ? $at : null;
     }
 
-    private static function level(Series $run, int $from, int $to): float
+    /** @return array{Series, Series} what was before a place, and from it on */
+    private static function parted(Series $run, int $at): array
     {
-        return Statistics::median(\array_slice($run->values, $from, $to - $from + 1));
+        return [$run->between(0, $at - 1), $run->between($at, $run->count() - 1)];
+    }
+
+    private static function level(Series $part): float
+    {
+        return Statistics::median($part->values);
     }
 
     /** Half of the samples lie within. */
-    private static function spread(Series $run, int $from, int $to): float
+    private static function spread(Series $part): float
     {
-        $part = \array_slice($run->values, $from, $to - $from + 1);
-
-        return Statistics::quantile($part, 0.75) - Statistics::quantile($part, 0.25);
+        return Statistics::quantile($part->values, 0.75) - Statistics::quantile($part->values, 0.25);
     }
 
     /**
      * What is left without the levels and a slow drift; two seconds after a step are the governor's, not the swing's.
      *
+     * @param list<Series> $parts
+     * @param float|null   $stepAt s
+     *
      * @return list<float>
      */
-    private static function residue(Series $run, ?int $step): array
+    private static function residue(array $parts, ?float $stepAt): array
     {
-        $parts = null === $step ? [[0, $run->count() - 1]] : [[0, $step - 1], [$step, $run->count() - 1]];
         $residue = [];
-        foreach ($parts as [$from, $to]) {
-            $part = $run->between($from, $to);
+        foreach ($parts as $part) {
             $line = Statistics::line($part);
             foreach ($part->values as $index => $value) {
-                $isSettling = null !== $step && abs($part->times[$index] - $run->times[$step]) < 2.0;
+                $isSettling = null !== $stepAt && abs($part->times[$index] - $stepAt) < 2.0;
                 $residue[] = null === $line || $isSettling ? 0.0 : $value - $line['level'] - $line['slope'] * ($part->times[$index] - $part->times[0]);
             }
         }
@@ -270,7 +273,7 @@ final readonly class SpeedTrace
         for ($index = 0; $index < $count; ++$index) {
             $power += $residue[$index] ** 2;
         }
-        if ($count < self::LEAST_SAMPLES || $step <= 0.0 || $power < 1e-12) {
+        if ($count < self::LEAST_SAMPLES || $power < 1e-12) {
             return null;
         }
         $alike = [1.0];

@@ -112,6 +112,23 @@ final class TracesByChanceTest extends TestCase
                 yield "$seed, $rate a second: ".self::speed(SpeedTrace::fromSpeeds(Series::fromSamples($times, $values), $rpm($dice->one([null, null, 3000, 3600])), $rpm($dice->one([null, 3600]))));
             }
         }];
+        yield 'speeds-with-loads' => [static function (): iterable {
+            // Few samples of a load put on or taken off, or nearly.
+            for ($seed = 1; $seed <= 200; ++$seed) {
+                $dice = new Seeded($seed);
+                [$each, $apart, $scatter, $hunt] = [$dice->one([0.125, 0.25, 0.5]), $dice->one([20, 37, 37.5, 38, 60, 150, -150]), $dice->one([0, 0, 5, 20, 60]), $dice->one([0, 0, 100])];
+                $times = $values = [];
+                [$time, $rpm] = [0.0, 3750.0];
+                foreach ([$dice->int(4, 60), $dice->int(4, 60), $dice->one([0, 0, 6])] as $samples) {
+                    for (; $samples > 0; --$samples) {
+                        $times[] = $time += $each;
+                        $values[] = SpeedUnit::Rpm->toSi($rpm + $dice->int(-1, 1) * $scatter + $hunt * sin(2 * \M_PI * $time / 1.5));
+                    }
+                    $rpm -= $apart;
+                }
+                yield "$seed, every $each s: ".self::speed(SpeedTrace::fromSpeeds(Series::fromSamples($times, $values)));
+            }
+        }];
         yield 'needles-as-recorded' => [static function (): iterable {
             foreach ([[10, 7.6, 6.4, 0.0], [10, 7.6, 6.4, 0.0008], [50, 7.2, 6.1, 0.003], [50, 9.8, 4.6, 0.0004], [100, 12.0, 6.4, 0.0002], [200, 8.4, 7.0, 0.02], [20, 7.6, 6.4, 0.1], [5, 7.6, 6.4, 0.0006], [50, 7.6, 5.2, 0.0009]] as $n => [$rate, $pop, $seat, $decay]) {
                 foreach ([75, 25, 8] as $seconds) {
