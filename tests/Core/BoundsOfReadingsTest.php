@@ -42,6 +42,7 @@ use AwakeShed\Core\Oil\SeasonOil;
 use AwakeShed\Core\Oil\ThinnedOil;
 use AwakeShed\Core\Oil\ViscosityLine;
 use AwakeShed\Core\Proving\Attempt;
+use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Repair\Beta;
 use AwakeShed\Core\Repair\Choice;
 use AwakeShed\Core\Repair\Way;
@@ -90,6 +91,7 @@ use AwakeShed\Core\Units\Voltage;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
+use AwakeShed\Tests\Kept;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -285,6 +287,25 @@ final class BoundsOfReadingsTest extends TestCase
                 self::assertRefused(...["past $end" => static fn (): mixed => $computed($end + $past * max(1e-3 * abs($end), 1e-4))]);
             }
         }
+    }
+
+    /** What each comes to at its ends and between them. */
+    public function testComesToWhatItCameAllAlong(): void
+    {
+        $lines = [];
+        foreach (self::bounds() as $name => [$computed, $least, $most]) {
+            $from = $least ?? 0.0;
+            $said = [];
+            foreach ([0.0, 0.03, 0.11, 0.27, 0.5, 0.72, 0.9, 1.0] as $share) {
+                try {
+                    $said[] = Facts::said($computed($from + $share * (($most ?? 100.0) - $from)));
+                } catch (Refusal $refusal) {
+                    $said[] = $refusal->getMessage();
+                }
+            }
+            $lines[] = Kept::short("$name: ".implode(' | ', $said));
+        }
+        Kept::is(__DIR__.'/Kept/readings-across-their-bounds.txt', $lines);
     }
 
     /** By hand, in the unit in which the spec book asks. */

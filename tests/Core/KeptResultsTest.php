@@ -8,6 +8,7 @@ use AwakeShed\Core\Cylinder\Compression;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Cylinder\LeakDown;
 use AwakeShed\Core\Cylinder\Release;
+use AwakeShed\Core\Cylinder\ValveTrain;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
@@ -101,7 +102,6 @@ use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\KinematicViscosity;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\Pressure;
-use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Ratio;
 use AwakeShed\Core\Units\RatioUnit;
 use AwakeShed\Core\Units\Resistance;
@@ -225,7 +225,7 @@ final class KeptResultsTest extends TestCase
                     yield \sprintf('week %d, %s: kept %s, half %d, most %d, nearly %d, hangs on %s', $seed, $job, Kept::figure($odds->kept()), $odds->readyBy(0.5), $odds->readyBy(0.8), $odds->readyBy(0.95), implode(' ', $odds->hangsOn));
                 }
                 $timed = array_map(static fn (int $n): array => [20.0 + $n, (20.0 + $n) * (0.8 + 0.07 * (($seed * $n) % 9))], range(1, 3 + 2 * $seed));
-                yield "week $seed, learned: ".self::facts(LearnedTime::from(0.3, [...$timed, [20.0, 500.0]]));
+                yield "week $seed, learned: ".Facts::of(LearnedTime::from(0.3, [...$timed, [20.0, 500.0]]));
                 foreach (Saving::of($plan, ['j1', 'j3']) as $one) {
                     yield "week $seed, saved by $one->what of $one->whose: $one->saved, keeps ".implode(' ', $one->kept);
                 }
@@ -247,14 +247,14 @@ final class KeptResultsTest extends TestCase
                 $course = $courses[$name];
                 $case = Assessing::case($course[0], new MachineFacts(MachineKind::from($course[2]), ...$course[3] ?? []), new PutRight('oil.overfilled'));
                 $assessment = $assessor->assess($case);
-                yield "$name, stands ".self::facts((new Progression($vocabulary, $keeper, $walk))->standOf($case, $assessment));
+                yield "$name, stands ".Facts::of((new Progression($vocabulary, $keeper, $walk))->standOf($case, $assessment));
                 yield "$name, gates: ".implode('; ', array_map(static fn (GateState $gate): string => $gate->gate->id.($gate->isPassed() ? ' passed' : '').($gate->isOptional() ? ' optional' : '').' '.implode(' ', $gate->missing), $walk->walked($case)));
                 yield "$name, line: ".implode('; ', array_map(static fn (ElementState $state): string => "{$state->element->value} {$state->tone->value} ".implode(' ', array_column($state->because, 'test')), array_filter($line->states($case, $assessment->faults), static fn (ElementState $state): bool => ElementTone::NotLookedAt !== $state->tone)));
                 yield "$name, bad: ".implode(' ', array_map(static fn (PutRight|Done|Finding $event): string => $event instanceof Finding && $line->provesBad($event) ? $event->test : '', $case->events));
                 yield "$name, suspects: ".implode('; ', array_map(static fn (Suspect $one): string => $one->fault.($one->isRaised() ? ' raised' : '').($one->isFound() ? ' found' : '').($one->isSure() ? ' sure' : ''), \array_slice($assessment->faults, 0, 5)));
                 $quote = Quote::reckoned(Chances::of($case, $assessor->beliefs($case), $cures), $cures, 84.0, 0.75);
-                yield "$name, costs ".Kept::figure($quote->least()).' to '.Kept::figure($quote->most()).', in the middle '.Kept::figure($quote->middle()).'; '.self::facts(\array_slice($quote->faults, 0, 3));
-                yield "$name, to look back at ".self::facts((new LookBack($vocabulary, $line, FaultModel::shipped()))->left($case)).'; not proved '.self::facts((new Unproved(FaultModel::shipped()))->left($case, $assessment));
+                yield "$name, costs ".Kept::figure($quote->least()).' to '.Kept::figure($quote->most()).', in the middle '.Kept::figure($quote->middle()).'; '.Facts::of(\array_slice($quote->faults, 0, 3));
+                yield "$name, to look back at ".Facts::of((new LookBack($vocabulary, $line, FaultModel::shipped()))->left($case)).'; not proved '.Facts::of((new Unproved(FaultModel::shipped()))->left($case, $assessment));
             }
         }];
         yield 'beliefs' => [static function (): iterable {
@@ -267,44 +267,46 @@ final class KeptResultsTest extends TestCase
         yield 'bench-figures' => [static function (): iterable {
             [$ml, $psi, $mm, $c, $cst] = [Volume::millilitres(...), Pressure::psi(...), Length::millimetres(...), Temperature::celsius(...), KinematicViscosity::centistokes(...)];
             foreach ([0.0, 0.02, 0.1, 0.4, 0.9] as $fraction) {
-                yield "oil with $fraction of gasoline: ".self::facts(GasolineBlend::blended($cst(93), $cst(0.55), $fraction));
+                yield "oil with $fraction of gasoline: ".Facts::of(GasolineBlend::blended($cst(93), $cst(0.55), $fraction));
                 $thinned = ThinnedOil::thinned($cst(93), $cst(10.8), $fraction);
-                yield "oil with $fraction of gasoline at −20, 0, 25 °C: ".self::facts([$thinned->at($c(-20)), $thinned->at($c(0)), $thinned->at($c(25)), $thinned->cleanAt($c(-10)), $thinned->behavesAs(), $thinned->flammability()]);
+                yield "oil with $fraction of gasoline at −20, 0, 25 °C: ".Facts::of([$thinned->at($c(-20)), $thinned->at($c(0)), $thinned->at($c(25)), $thinned->cleanAt($c(-10)), $thinned->behavesAs(), $thinned->flammability()]);
             }
             foreach ([[700, null, 10], [650, 20, 0], [1400, 50, 25]] as [$drained, $left, $error]) {
                 $dilution = Dilution::drained($ml(600), $ml($drained), null === $left ? null : $ml($left), $ml($error));
-                yield "of 600 mL $drained came out: ".self::facts([$dilution, $dilution->least(), $dilution->most(), $dilution->band(), $dilution->isClean(), $dilution->isFarOver()]);
+                yield "of 600 mL $drained came out: ".Facts::of([$dilution, $dilution->least(), $dilution->most(), $dilution->band(), $dilution->isClean(), $dilution->isFarOver()]);
             }
-            yield 'flushed: '.self::facts([FlushPlan::reach(0.4, 0.1, 0.02, 0.7, $ml(600)), FlushPlan::reach(0.03, 0.3, 0.01, 1.0, $ml(1500), 1), FlushPlan::leftShare($ml(600), $ml(540))]);
+            yield 'flushed: '.Facts::of([FlushPlan::reach(0.4, 0.1, 0.02, 0.7, $ml(600)), FlushPlan::reach(0.03, 0.3, 0.01, 1.0, $ml(1500), 1), FlushPlan::leftShare($ml(600), $ml(540))]);
             foreach ([[100, 10, 18.5, 15], [100, 20, 31, 22], [50, 10, 10.2, 5]] as [$fuel, $water, $aqueous, $at]) {
                 $content = WaterShift::read($ml($fuel), $ml($water), $ml($aqueous), $c($at))->content();
-                yield "$water mL of water in $fuel mL of fuel came to $aqueous mL: ".self::facts([$content, $content->least(), $content->most(), $content->grade(), $content->againstSmallEngineLimit()]);
+                yield "$water mL of water in $fuel mL of fuel came to $aqueous mL: ".Facts::of([$content, $content->least(), $content->most(), $content->grade(), $content->againstSmallEngineLimit()]);
             }
             foreach ([[0.0, 15], [0.1, 15.6], [0.1, -7], [0.05, 31], [0.15, 40], [0.123, -20]] as [$ethanol, $at]) {
-                yield "water held by fuel of $ethanol ethanol at $at °C: ".self::facts(WaterTolerance::shipped()->tolerated($ethanol, $c($at), $ml(4000)));
+                yield "water held by fuel of $ethanol ethanol at $at °C: ".Facts::of(WaterTolerance::shipped()->tolerated($ethanol, $c($at), $ml(4000)));
             }
-            yield 'settling: '.self::facts([Settling::firstLook($mm(120)), Settling::fullWait($mm(120)), Settling::through($mm(80), Length::micrometres(33))]);
-            yield 'stored: '.self::facts([VaporLoss::after(CalendarSpan::months(6), true), VaporLoss::after(CalendarSpan::months(30), false)]);
-            yield 'air: '.self::facts([StandardAtmosphere::pressureShare(1600), StandardAtmosphere::densityShare(1600), AirDensity::share($mm(900_000), $c(-12))]);
+            yield 'settling: '.Facts::of([Settling::firstLook($mm(120)), Settling::fullWait($mm(120)), Settling::through($mm(80), Length::micrometres(33))]);
+            yield 'stored: '.Facts::of([VaporLoss::after(CalendarSpan::months(6), true), VaporLoss::after(CalendarSpan::months(30), false)]);
+            yield 'air: '.Facts::of([StandardAtmosphere::pressureShare(1600), StandardAtmosphere::densityShare(1600), AirDensity::share($mm(900_000), $c(-12))]);
             foreach ([Cycle::FourStroke, Cycle::TwoStroke] as $cycle) {
                 $need = FuelNeed::atSpeed($ml(163), ShaftSpeed::of(3100, SpeedUnit::Rpm), $cycle);
-                yield "drinks, {$cycle->value}: ".self::facts([$need->gramsPerMinute(), $need->flow(), $need->metBy($need->flow()), $need->metBy($need->flow()->times(2.999)), $need->metBy($need->flow()->times(3.001))]);
+                yield "drinks, {$cycle->value}: ".Facts::of([$need->gramsPerMinute(), $need->flow(), $need->metBy($need->flow()), $need->metBy($need->flow()->times(2.999)), $need->metBy($need->flow()->times(3.001))]);
             }
-            yield 'blade, nozzle, alternator: '.self::facts([BladeTip::fastest($mm(533.4)), SprayNozzle::forPump(VolumeFlow::of(2.5, FlowUnit::GallonPerMinute), $psi(2600)), Alternator::withPoles(Count::each(2))->frequency(ShaftSpeed::of(3550, SpeedUnit::Rpm)), Alternator::withPoles(Count::each(4))->speed(Frequency::of(50, FrequencyUnit::Hertz))]);
+            yield 'blade, nozzle, alternator: '.Facts::of([BladeTip::fastest($mm(533.4)), SprayNozzle::forPump(VolumeFlow::of(2.5, FlowUnit::GallonPerMinute), $psi(2600)), Alternator::withPoles(Count::each(2))->frequency(ShaftSpeed::of(3550, SpeedUnit::Rpm)), Alternator::withPoles(Count::each(4))->speed(Frequency::of(50, FrequencyUnit::Hertz))]);
             $bucket = InletFlow::fromBucket($ml(9500), Duration::seconds(31), VolumeFlow::of(4, FlowUnit::GallonPerMinute), 0.03, Duration::seconds(0.5));
-            yield 'a bucket: '.self::facts([$bucket, $bucket->halfWidth(), $bucket->margin(), $bucket->isEnough(), $bucket->isShort()]);
+            yield 'a bucket: '.Facts::of([$bucket, $bucket->halfWidth(), $bucket->margin(), $bucket->isEnough(), $bucket->isShort()]);
+            yield 'valves, every 17 degrees: '.Facts::of(array_map(static fn (int $n): array => [ValveTrain::exhaustLift(17.0 * $n), ValveTrain::intakeLift(17.0 * $n), ValveTrain::isLashSetHere(17.0 * $n, 15)], range(-2, 44)));
+            yield 'releases: '.Facts::of(array_map(static fn (array $one): Release => Release::forMachine(new MachineFacts(MachineKind::Mower, cycle: $one[0], compressionRelease: $one[1])), [[Cycle::FourStroke, true], [Cycle::FourStroke, false], [Cycle::FourStroke, null], [Cycle::TwoStroke, true]]));
             $lock = Hydrolock::in($ml(163), Ratio::of(8.2, RatioUnit::ToOne), $ml(9), $ml(3), 1.0);
-            yield 'liquid in a cylinder: '.self::facts([$lock, $lock->isLocked(), $lock->mayLock(), $lock->effectiveCompression(), $lock->timeToFill(Frequency::of(6, FrequencyUnit::PerMinute), $ml(0.04))]);
-            yield 'compression, leak-down: '.self::facts([Compression::read($psi(72), $mm(1_200_000), Release::NotFitted, $psi(2)), LeakDown::read($psi(95), $psi(81), $psi(1.5))]);
+            yield 'liquid in a cylinder: '.Facts::of([$lock, $lock->isLocked(), $lock->mayLock(), $lock->effectiveCompression(), $lock->timeToFill(Frequency::of(6, FrequencyUnit::PerMinute), $ml(0.04))]);
+            yield 'compression, leak-down: '.Facts::of([Compression::read($psi(72), $mm(1_200_000), Release::NotFitted, $psi(2)), LeakDown::read($psi(95), $psi(81), $psi(1.5))]);
             $jet = JetBore::ofDiameter($mm(0.68));
-            yield 'a jet: '.self::facts([$jet->flowInto(JetBore::ofDiameter($mm(0.73))), $jet->flowError(JetBore::ofDiameter($mm(0.73)), $mm(0.01)), $jet->forAir(0.87)->diameter, $jet->nearestMetricDrill(), $jet->widestWire(), JetEnlargement::weigh($jet, JetBore::ofDiameter($mm(0.73)), DrillingSchool::NextSizeUp, [], null)->mixtureFrom(14.7)]);
+            yield 'a jet: '.Facts::of([$jet->flowInto(JetBore::ofDiameter($mm(0.73))), $jet->flowError(JetBore::ofDiameter($mm(0.73)), $mm(0.01)), $jet->forAir(0.87)->diameter, $jet->nearestMetricDrill(), $jet->widestWire(), JetEnlargement::weigh($jet, JetBore::ofDiameter($mm(0.73)), DrillingSchool::NextSizeUp, [], null)->mixtureFrom(14.7)]);
             $beta = Beta::worth(0.8, 8)->seen(5, 2);
-            yield 'chances: '.self::facts([$beta, $beta->mean(), $beta->cumulative(0.7), $beta->quantile(0.1), $beta->quantile(0.9)]);
+            yield 'chances: '.Facts::of([$beta, $beta->mean(), $beta->cumulative(0.7), $beta->quantile(0.1), $beta->quantile(0.9)]);
             foreach ([12.7, 12.5, 12.3, 12.1, 11.95, 11.0] as $volts) {
-                yield "a battery at $volts V: ".self::facts([Battery::measured(Voltage::volts($volts), null, null)->charge(), Battery::measured(Voltage::volts($volts), Voltage::volts(9.7), Voltage::volts(14.1))->verdict(), Battery::measured(Voltage::volts($volts), Voltage::volts(9.4), Voltage::volts(13.6))->verdict()]);
+                yield "a battery at $volts V: ".Facts::of([Battery::measured(Voltage::volts($volts), null, null)->charge(), Battery::measured(Voltage::volts($volts), Voltage::volts(9.7), Voltage::volts(14.1))->verdict(), Battery::measured(Voltage::volts($volts), Voltage::volts(9.4), Voltage::volts(13.6))->verdict()]);
             }
-            yield 'a coil: '.self::facts(CoilComparison::against(Resistance::of(3000, ResistanceUnit::Ohm), Resistance::of(3300, ResistanceUnit::Ohm), error: 0.02));
-            yield 'photos: '.self::facts([PhotoJar::read(Point::at(400, 1800), Point::at(410, 1500), Point::at(430, 300), Point::at(200, 1810), Point::at(240, 290), 4), PhotoStick::read(Point::at(100, 900), Point::at(130, 500), Point::at(118, 640), 6), PhotoRule::between(Point::at(10, 20), Point::at(400, 300), Point::at(0, 0), Point::at(0, 500), $mm(100), 4)]);
+            yield 'a coil: '.Facts::of(CoilComparison::against(Resistance::of(3000, ResistanceUnit::Ohm), Resistance::of(3300, ResistanceUnit::Ohm), error: 0.02));
+            yield 'photos: '.Facts::of([PhotoJar::read(Point::at(400, 1800), Point::at(410, 1500), Point::at(430, 300), Point::at(200, 1810), Point::at(240, 290), 4), PhotoStick::read(Point::at(100, 900), Point::at(130, 500), Point::at(118, 640), 6), PhotoRule::between(Point::at(10, 20), Point::at(400, 300), Point::at(0, 0), Point::at(0, 500), $mm(100), 4)]);
         }];
         yield 'made-up-winters' => [static function (): iterable {
             $vocabulary = Vocabulary::shipped();
@@ -313,7 +315,7 @@ final class KeptResultsTest extends TestCase
                 for ($number = 0; $number < 12; ++$number) {
                     $machine = HiddenMachine::draw($model, $vocabulary, new Dice($number));
                     $worked = (new Technician(FaultModel::shipped(), $vocabulary, new Gatekeeper($vocabulary, Closures::shipped())))->work($machine, Order::Suggested, new Dice($number));
-                    yield "$world->value $number, {$machine->intake->machine->kind->value}: ".implode(' ', array_filter($model->faults(), $machine->has(...))).'; '.self::facts($worked);
+                    yield "$world->value $number, {$machine->intake->machine->kind->value}: ".implode(' ', array_filter($model->faults(), $machine->has(...))).'; '.Facts::of($worked);
                 }
             }
         }];
@@ -372,7 +374,7 @@ final class KeptResultsTest extends TestCase
 
     private static function foundSoFar(Incumbent $found, string $left = ' left '): string
     {
-        return implode(' ', $found->rank).$left.self::facts((new \ReflectionProperty(Steps::class, 'left'))->getValue($found->steps));
+        return implode(' ', $found->rank).$left.Facts::of((new \ReflectionProperty(Steps::class, 'left'))->getValue($found->steps));
     }
 
     private static function inShort(Plan $plan): string
@@ -383,20 +385,5 @@ final class KeptResultsTest extends TestCase
     private static function longer(Problem $problem, string $id, int $more): Problem
     {
         return $problem->changed(operations: array_map(static fn (Operation $one): Operation => $one->id !== $id ? $one : new Operation($one->id, $one->job, $one->minutes + $more, $one->uses, $one->oneOf, $one->after, $one->atMostAfter, $one->pinned, $one->splits, $one->batchKey), $problem->asWritten()));
-    }
-
-    /** Figures of whatever it is: of a quantity in the first of its units, of another thing all it shows. */
-    private static function facts(mixed $of): string
-    {
-        return match (true) {
-            null === $of => 'none',
-            \is_bool($of) => $of ? 'yes' : 'no',
-            \is_int($of), \is_float($of) => Kept::figure($of),
-            $of instanceof Quantity => Kept::figure($of->in($of::units()[0])).' '.$of::units()[0]->symbol(),
-            $of instanceof \UnitEnum => $of->name,
-            \is_array($of) => implode(', ', array_map(self::facts(...), $of)),
-            \is_object($of) => implode(', ', array_map(self::facts(...), get_object_vars($of))),
-            default => \is_string($of) ? $of : '',
-        };
     }
 }
