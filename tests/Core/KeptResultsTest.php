@@ -15,12 +15,16 @@ use AwakeShed\Core\Diagnosis\NextTest;
 use AwakeShed\Core\Diagnosis\Odds;
 use AwakeShed\Core\Diagnosis\Quote;
 use AwakeShed\Core\Diagnosis\Suspect;
+use AwakeShed\Core\Evidence\ActDefinition;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\TestDefinition;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\Settling;
 use AwakeShed\Core\Fuel\VaporLoss;
@@ -37,12 +41,14 @@ use AwakeShed\Core\Line\ElementState;
 use AwakeShed\Core\Line\ElementTone;
 use AwakeShed\Core\Line\Line;
 use AwakeShed\Core\Money\Chances;
+use AwakeShed\Core\Money\WorkTime;
 use AwakeShed\Core\Oil\Dilution;
 use AwakeShed\Core\Oil\FlushPlan;
 use AwakeShed\Core\Oil\GasolineBlend;
 use AwakeShed\Core\Oil\ThinnedOil;
 use AwakeShed\Core\Progress\LookBack;
 use AwakeShed\Core\Progress\Progression;
+use AwakeShed\Core\Progress\ProofRun;
 use AwakeShed\Core\Progress\Unproved;
 use AwakeShed\Core\Repair\Beta;
 use AwakeShed\Core\Running\AirDensity;
@@ -239,22 +245,33 @@ final class KeptResultsTest extends TestCase
             }
         }];
         yield 'what-courses-come-to' => [static function (): iterable {
-            $vocabulary = Vocabulary::shipped();
-            $keeper = new Gatekeeper($vocabulary, Closures::shipped());
-            [$line, $walk, $cures, $assessor] = [Line::shipped(FaultModel::shipped(...)), GateWalk::shipped($vocabulary, $keeper), Cures::shipped(), Assessing::assessor()];
             $courses = [...CoursesTest::courses(), ...CoursesTest::coursesBeyondTheEngine()];
             foreach (array_filter(array_keys($courses), static fn (int $number): bool => 0 === $number % 2, \ARRAY_FILTER_USE_KEY) as $name) {
                 $course = $courses[$name];
-                $case = Assessing::case($course[0], new MachineFacts(MachineKind::from($course[2]), ...$course[3] ?? []), new PutRight('oil.overfilled'));
-                $assessment = $assessor->assess($case);
-                yield "$name, stands ".Facts::of((new Progression($vocabulary, $keeper, $walk))->standOf($case, $assessment));
-                yield "$name, gates: ".implode('; ', array_map(static fn (GateState $gate): string => $gate->gate->id.($gate->isPassed() ? ' passed' : '').($gate->isOptional() ? ' optional' : '').' '.implode(' ', $gate->missing), $walk->walked($case)));
-                yield "$name, line: ".implode('; ', array_map(static fn (ElementState $state): string => "{$state->element->value} {$state->tone->value} ".implode(' ', array_column($state->because, 'test')), array_filter($line->states($case, $assessment->faults), static fn (ElementState $state): bool => ElementTone::NotLookedAt !== $state->tone)));
-                yield "$name, bad: ".implode(' ', array_map(static fn (PutRight|Done|Finding $event): string => $event instanceof Finding && $line->provesBad($event) ? $event->test : '', $case->events));
-                yield "$name, suspects: ".implode('; ', array_map(static fn (Suspect $one): string => $one->fault.($one->isRaised() ? ' raised' : '').($one->isFound() ? ' found' : '').($one->isSure() ? ' sure' : ''), \array_slice($assessment->faults, 0, 5)));
-                $quote = Quote::reckoned(Chances::of($case, $assessor->beliefs($case), $cures), $cures, 84.0, 0.75);
-                yield "$name, costs ".Kept::figure($quote->least()).' to '.Kept::figure($quote->most()).', in the middle '.Kept::figure($quote->middle()).'; '.Facts::of(\array_slice($quote->faults, 0, 3));
-                yield "$name, to look back at ".Facts::of((new LookBack($vocabulary, $line, FaultModel::shipped()))->left($case)).'; not proved '.Facts::of((new Unproved(FaultModel::shipped()))->left($case, $assessment));
+                yield from self::comesTo($name, Assessing::case($course[0], new MachineFacts(MachineKind::from($course[2]), ...$course[3] ?? []), new PutRight('oil.overfilled')));
+            }
+        }];
+        yield 'cases-by-chance' => [static function (): iterable {
+            // Looks, acts and cures as nobody makes them, of machines as they come.
+            $vocabulary = Vocabulary::shipped();
+            for ($seed = 1; $seed <= 36; ++$seed) {
+                $dice = new Seeded($seed);
+                $machine = new MachineFacts($dice->one(MachineKind::cases()), $dice->one([Cycle::FourStroke, Cycle::FourStroke, Cycle::TwoStroke]), displacementCc: $dice->one([null, 163, 420]), compressionRelease: $dice->one([null, true, false]), choke: $dice->one(ChokeKind::cases()));
+                $tests = array_values(array_filter($vocabulary->tests, static fn (TestDefinition $test): bool => $vocabulary->applies($test->id, $machine)));
+                $events = [];
+                for ($n = $dice->int(2, 26); $n > 0; --$n) {
+                    $test = $dice->one($tests);
+                    $events[] = match ($dice->int(0, 7)) {
+                        0 => new Done($dice->one(array_values(array_filter($vocabulary->acts, static fn (ActDefinition $act): bool => $vocabulary->canBeDone($act, $machine))))),
+                        1 => new PutRight($dice->one(array_keys($vocabulary->faults))),
+                        default => null === $test->outcomes ? Finding::number($test->id, $dice->int((int) ceil($vocabulary->bounds($test)[0]), (int) min(60, $vocabulary->bounds($test)[1]))) : Finding::observed($test->id, $dice->one($test->outcomes)),
+                    };
+                }
+                $case = new CaseFile($machine, $events);
+                yield from self::comesTo("$seed, {$machine->kind->value}", $case);
+                $assessment = Assessing::assessor()->assess($case);
+                yield "$seed, next: ".Facts::of(\array_slice($assessment->next, 0, 6)).'; blocked '.\count($assessment->blocked).'; against one another '.Facts::of($assessment->contradictions).'; split '.Facts::said($assessment->split);
+                yield "$seed, why: ".Facts::of(\array_slice($assessment->faults, 0, 4)).'; causes '.Facts::of(array_column($assessment->causes(), 'fault')).'; also '.Facts::of(array_column($assessment->alsoToDo(), 'fault')).'; takes '.Facts::of(WorkTime::of($case, $vocabulary, Cures::shipped())).'; left of the proof '.implode(' ', ProofRun::left($case));
             }
         }];
         yield 'beliefs' => [static function (): iterable {
@@ -351,6 +368,23 @@ final class KeptResultsTest extends TestCase
         return "$name: worth {$plan->value()} of {$plan->lowerBound}".($plan->isProved ? ', proved' : '').'; '
             .implode('; ', array_map(static fn (Placed $one): string => "{$one->operation->id} {$one->start}–{$one->end} ".implode(' ', array_map(static fn (array $use): string => implode(' × ', array_reverse($use)), $one->uses())), $plan->placed))
             .implode('', array_map(static fn (array $one): string => "; not {$one[0]->id}, {$one[1]->name}", $plan->unplanned));
+    }
+
+    /** @return iterable<string> all that is made of a case */
+    private static function comesTo(string $name, CaseFile $case): iterable
+    {
+        $vocabulary = Vocabulary::shipped();
+        $keeper = new Gatekeeper($vocabulary, Closures::shipped());
+        [$line, $walk, $cures, $assessor] = [Line::shipped(FaultModel::shipped(...)), GateWalk::shipped($vocabulary, $keeper), Cures::shipped(), Assessing::assessor()];
+        $assessment = $assessor->assess($case);
+        yield "$name, stands ".Facts::of((new Progression($vocabulary, $keeper, $walk))->standOf($case, $assessment));
+        yield "$name, gates: ".implode('; ', array_map(static fn (GateState $gate): string => $gate->gate->id.($gate->isPassed() ? ' passed' : '').($gate->isOptional() ? ' optional' : '').' '.implode(' ', $gate->missing), $walk->walked($case)));
+        yield "$name, line: ".implode('; ', array_map(static fn (ElementState $state): string => "{$state->element->value} {$state->tone->value} ".implode(' ', array_column($state->because, 'test')), array_filter($line->states($case, $assessment->faults), static fn (ElementState $state): bool => ElementTone::NotLookedAt !== $state->tone)));
+        yield "$name, bad: ".implode(' ', array_map(static fn (PutRight|Done|Finding $event): string => $event instanceof Finding && $line->provesBad($event) ? $event->test : '', $case->events));
+        yield "$name, suspects: ".implode('; ', array_map(static fn (Suspect $one): string => $one->fault.($one->isRaised() ? ' raised' : '').($one->isFound() ? ' found' : '').($one->isSure() ? ' sure' : ''), \array_slice($assessment->faults, 0, 5)));
+        $quote = Quote::reckoned(Chances::of($case, $assessor->beliefs($case), $cures), $cures, 84.0, 0.75);
+        yield "$name, costs ".Kept::figure($quote->least()).' to '.Kept::figure($quote->most()).', in the middle '.Kept::figure($quote->middle()).'; '.Facts::of(\array_slice($quote->faults, 0, 3));
+        yield "$name, to look back at ".Facts::of((new LookBack($vocabulary, $line, FaultModel::shipped()))->left($case)).'; not proved '.Facts::of((new Unproved(FaultModel::shipped()))->left($case, $assessment));
     }
 
     /** What stands before any search: pins, and what must have ended by then. */
