@@ -9,6 +9,8 @@ use AwakeShed\App\Account\KnownSessions;
 use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\OnOff;
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Account\SessionMember;
+use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Http\KeptInput;
 use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\UnitSystem;
@@ -48,6 +50,34 @@ final class AccountTest extends ShedTestCase
         self::assertSelectorExists('#password');
         $this->browser->request('GET', '/');
         self::assertSelectorExists('#password');
+    }
+
+    public function testTheSignInsOfTheDemoWorkFromThisMachineOnly(): void
+    {
+        $this->browser->followRedirects();
+        $signIn = function (string $from): string {
+            $this->browser->request('GET', '/sign-in', server: ['REMOTE_ADDR' => $from]);
+
+            return $this->browser->submitForm('Sign in', ['name' => 'technician', 'password' => self::PASSWORD], serverParameters: ['REMOTE_ADDR' => $from])->filter('body')->text();
+        };
+        $elsewhere = '192.0.2.7';
+        self::assertStringContainsString('The shed', $signIn($elsewhere), 'one’s own shed is reached from anywhere');
+        $this->browser->getCookieJar()->clear();
+        self::entities()->createQuery('UPDATE '.Shop::class.' shop SET shop.isDemo = true')->execute();
+        self::entities()->clear();
+        self::assertStringContainsString('work on the machine it runs on only', $signIn($elsewhere));
+        self::assertStringContainsString('Sign out', $signIn('127.0.0.1'));
+    }
+
+    /** With the first request after the sign-in whoever signed in is known by one plain row. */
+    public function testIsTheSameAsTheirRowUntilSomethingOfItChanges(): void
+    {
+        $member = $this->member(Role::Technician);
+        $row = static fn (?int $id, Role $role): SessionMember => new SessionMember((int) $id, 'technician', 'Technician Tester', $role, UnitSystem::TradeMixed, $member->getLook(), OnOff::On, OnOff::On, [], false, 'session', false, new \DateTimeImmutable('2026-11-01'), 1);
+        self::assertTrue($member->isEqualTo($row($member->getId(), Role::Technician)));
+        self::assertFalse($member->isEqualTo($row($member->getId(), Role::Owner)));
+        self::assertFalse($member->isEqualTo($row(1 + $member->getId(), Role::Technician)));
+        self::assertFalse($member->isEqualTo($member));
     }
 
     public function testAWrongPasswordSaysNothingOfWhoWorksHereAndSoonMustWait(): void

@@ -9,6 +9,7 @@ use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\CalcWords;
 use AwakeShed\App\Calc\Given;
 use AwakeShed\App\Device\Gauge\Scenario;
+use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Device\Weather\SimulatedWeather;
 use AwakeShed\App\Drawing\Bar;
 use AwakeShed\App\Drawing\BarDrawing;
@@ -24,6 +25,7 @@ use AwakeShed\Core\Carburetor\Material;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Refusal;
+use AwakeShed\Core\Sound\WavFile;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Units\Interval;
@@ -124,6 +126,10 @@ final class KeptPagesTest extends ShedTestCase
         $lines = [];
         foreach (Scenario::cases() as $scenario) {
             $lines[] = "$scenario->value, {$scenario->kind()->value}, {$scenario->unit()}, ".$scenario->duration().' s: '.implode(' ', array_map(static fn (int $n): string => \sprintf('%.9g', $scenario->at($n / 10, 3)), range(0, (int) (10 * min(40, $scenario->duration())), 7)));
+        }
+        foreach (array_filter(Scenario::cases(), static fn (Scenario $one): bool => TraceKind::Speed === $one->kind()) as $scenario) {
+            $sound = WavFile::read($scenario->sound(1.2));
+            $lines[] = "$scenario->value, heard: ".Kept::figure($sound->rate).' Hz, '.Kept::summed($sound->samples);
         }
         foreach (range(0, 11) as $month) {
             $moment = (new \DateTimeImmutable('2026-01-03 02:30 UTC'))->modify("+$month months +$month days +".(5 * $month).' hours');
