@@ -60,6 +60,7 @@ use AwakeShed\Core\Running\SprayNozzle;
 use AwakeShed\Core\Running\StandardAtmosphere;
 use AwakeShed\Core\Schedule\Builder;
 use AwakeShed\Core\Schedule\Day\LearnedTime;
+use AwakeShed\Core\Schedule\Day\PieceKinds;
 use AwakeShed\Core\Schedule\Day\Replays;
 use AwakeShed\Core\Schedule\Day\Saving;
 use AwakeShed\Core\Schedule\Exhaustive;
@@ -310,6 +311,7 @@ final class KeptResultsTest extends TestCase
             yield 'blade, nozzle, alternator: '.Facts::of([BladeTip::fastest($mm(533.4)), SprayNozzle::forPump(VolumeFlow::of(2.5, FlowUnit::GallonPerMinute), $psi(2600)), Alternator::withPoles(Count::each(2))->frequency(ShaftSpeed::of(3550, SpeedUnit::Rpm)), Alternator::withPoles(Count::each(4))->speed(Frequency::of(50, FrequencyUnit::Hertz))]);
             $bucket = InletFlow::fromBucket($ml(9500), Duration::seconds(31), VolumeFlow::of(4, FlowUnit::GallonPerMinute), 0.03, Duration::seconds(0.5));
             yield 'a bucket: '.Facts::of([$bucket, $bucket->halfWidth(), $bucket->margin(), $bucket->isEnough(), $bucket->isShort()]);
+            yield 'pieces of a day: '.Facts::of(PieceKinds::shipped()->kinds);
             yield 'valves, every 17 degrees: '.Facts::of(array_map(static fn (int $n): array => [ValveTrain::exhaustLift(17.0 * $n), ValveTrain::intakeLift(17.0 * $n), ValveTrain::isLashSetHere(17.0 * $n, 15)], range(-2, 44)));
             yield 'releases: '.Facts::of(array_map(static fn (array $one): Release => Release::forMachine(new MachineFacts(MachineKind::Mower, cycle: $one[0], compressionRelease: $one[1])), [[Cycle::FourStroke, true], [Cycle::FourStroke, false], [Cycle::FourStroke, null], [Cycle::TwoStroke, true]]));
             $lock = Hydrolock::in($ml(163), Ratio::of(8.2, RatioUnit::ToOne), $ml(9), $ml(3), 1.0);

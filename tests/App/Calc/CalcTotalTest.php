@@ -49,6 +49,9 @@ final class CalcTotalTest extends KernelTestCase
             foreach ($calculation->inputs() as $name => $input) {
                 $schema = $input->schema('');
                 $bad = [new \stdClass(), [[]]];
+                if ('object' === ($schema['type'] ?? null)) {
+                    $bad = [...$bad, ['no_such_fault' => 0.5], ['fuel.stale' => 'likely'], ['fuel.stale' => 1.01], ['fuel.stale' => -0.01]];
+                }
                 if ('number' === ($schema['type'] ?? null) && is_numeric($schema['minimum'] ?? null) && is_numeric($schema['maximum'] ?? null)) {
                     [$least, $most] = [(float) $schema['minimum'], (float) $schema['maximum']];
                     $bad = [...$bad, 'three', true, \NAN, \INF, -\INF, 1e300, $least - 0.001 * (1 + abs($least)), $most + 0.001 * (1 + abs($most))];

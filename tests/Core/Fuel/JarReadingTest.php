@@ -6,9 +6,17 @@ namespace AwakeShed\Tests\Core\Fuel;
 
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
+use AwakeShed\Core\Fuel\FuelColour;
+use AwakeShed\Core\Fuel\FuelSmell;
+use AwakeShed\Core\Fuel\FuelVerdict;
 use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
+use AwakeShed\Core\Fuel\OldFuelSchool;
+use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\ImpossibleAmount;
+use AwakeShed\Tests\Core\Facts;
+use AwakeShed\Tests\Kept;
+use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -81,5 +89,43 @@ final class JarReadingTest extends TestCase
         $ethanol = array_values(array_filter($findings, static fn (Finding $finding): bool => 'jar.ethanol_percent' === $finding->test))[0];
         self::assertEqualsWithDelta(9.97, $ethanol->number, 0.05);
         self::assertArrayHasKey('half_width_percent', $ethanol->measured);
+    }
+
+    /** Jars as nobody reads them, and all that is made of them. */
+    public function testJarsByChanceSayWhatTheySaid(): void
+    {
+        $lines = [];
+        for ($seed = 1; $seed <= 80; ++$seed) {
+            $dice = new Seeded($seed);
+            $total = $dice->float(0, 120);
+            $array = [];
+            if (0 < $dice->int(0, 3)) {
+                $array['layers'] = ['height_mm' => $dice->float(10, 150), 'total_ml' => $total, 'lower_ml' => $dice->one([0.0, 0.0, $total / 5, $total, 9.0]), 'edge' => $dice->one(['sharp', 'rag'])];
+            }
+            if (0 < $dice->int(0, 3)) {
+                $array['look'] = ['clarity' => $dice->one(['clear', 'hazy']), 'colour' => $dice->one(array_column(FuelColour::cases(), 'value')), 'specks' => $dice->one([[], ['dirt'], ['rust', 'jelly']]), 'smell' => $dice->one(array_column(FuelSmell::cases(), 'value'))];
+            }
+            if (0 < $dice->int(0, 1)) {
+                $array['age'] = ['months' => $dice->one([1.0, 6.0, 7.0, 26.0])];
+            }
+            if (0 < $dice->int(0, 1)) {
+                $array['shift'] = ['fuel_ml' => 90.0, 'water_ml' => 10.0, 'aqueous_ml' => $dice->float(10, 25), 'celsius' => $dice->float(5, 30), 'error_ml' => $dice->one([0.5, 1.0, 2.0])];
+            }
+            if (0 < $dice->int(0, 1)) {
+                $array['dose'] = ['dose_ml' => 10.0, 'before_ml' => $dice->float(0, 20), 'after_ml' => $dice->float(15, 40)];
+            }
+            if (0 < $dice->int(0, 1)) {
+                $array['tank'] = ['volume_ml' => $dice->float(100, 4000), 'now_celsius' => $dice->float(-10, 30), 'tonight_celsius' => $dice->float(-18, 20)];
+            }
+            try {
+                $jar = JarReading::fromArray($array);
+                $verdict = FuelVerdict::onJar($jar, $dice->one(OldFuelSchool::cases()));
+                $said = implode(', ', array_map(static fn (JarSample $sample): string => $sample->name.': '.Facts::of($jar->findings($sample)), JarSample::cases())).'; '.Facts::of($verdict).'; goes to '.FuelVerdict::streamOf($jar)->value.($jar->isBlank() ? ', blank' : '');
+            } catch (Refusal $impossible) {
+                $said = $impossible->getMessage();
+            }
+            $lines[] = Kept::short("$seed, ".implode(' ', array_keys($array)).": $said");
+        }
+        Kept::is(\dirname(__DIR__).'/Kept/jars-by-chance.txt', $lines);
     }
 }

@@ -193,6 +193,18 @@ final class GatekeeperTest extends TestCase
         return false;
     }
 
+    public function testTheFirstFillOfAFlushSmellsAndIsRunOnce(): void
+    {
+        $filled = new Done(Vocabulary::shipped()->act('crankcase.filled'));
+        $smells = Finding::observed('look.oil_smell', 'residue_expected');
+        self::assertContains('crankcase.drained', self::until(self::mower($smells), 'feel.pull'), 'nobody has filled it: that is gas');
+        self::assertNotContains('crankcase.drained', self::until(self::mower($filled, $smells), 'feel.pull'), 'filled at the very beginning of the record');
+        self::assertContains('crankcase.drained', self::until(self::mower($filled, $smells), 'run.load'));
+        $run = self::mower($filled, $smells, new Done(Vocabulary::shipped()->act('engine.ran')));
+        self::assertContains('crankcase.drained', self::until($run, 'start.plain'), 'once');
+        self::assertNotContains('crankcase.drained', self::until($run, 'run.smoke'), 'what is seen meanwhile is part of it');
+    }
+
     /** @return list<string> */
     private static function until(CaseFile $case, string $test): array
     {

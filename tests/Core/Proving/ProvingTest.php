@@ -47,6 +47,8 @@ final class ProvingTest extends TestCase
     {
         $from = Attempt::fromFinding(Finding::observed('start.plain', 'runs')->measuring(['pulls' => 400, 'primes' => 3]));
         self::assertSame(['primes' => 3.0], $from?->figures);
+        $ends = Attempt::fromFinding(Finding::observed('start.plain', 'runs')->measuring(['pulls' => 60, 'primes' => 0, 'air_c' => -40, 'choke_off_s' => 901]));
+        self::assertSame(['pulls' => 60.0, 'primes' => 0.0, 'air_c' => -40.0], $ends?->figures, 'to the ends');
         $this->expectException(ImpossibleAmount::class);
         new Attempt(['pulls' => 61.0]);
     }
