@@ -362,18 +362,22 @@ final class JobShop
         return $moves;
     }
 
-    /** @param Move $move that makes no circle, by their longest ways */
+    /**
+     * That makes no circle, by their longest ways; what its own job does on the same machine stays before or after it.
+     *
+     * @param Move $move
+     */
     private function isSafe(array $move): bool
     {
         [$isBack, $at, $to] = $move;
         if ($isBack) {
             $job = $this->jobBefore[$at];
 
-            return $job < 0 || $this->head[$to] + $this->minutes[$to] >= $this->head[$job] + $this->minutes[$job];
+            return $job < 0 || ($job !== $to && $this->head[$to] + $this->minutes[$to] >= $this->head[$job] + $this->minutes[$job]);
         }
         $job = $this->jobNext[$at];
 
-        return $job < 0 || $this->tail[$to] + $this->minutes[$to] >= $this->tail[$job] + $this->minutes[$job];
+        return $job < 0 || ($job !== $to && $this->tail[$to] + $this->minutes[$to] >= $this->tail[$job] + $this->minutes[$job]);
     }
 
     /**

@@ -216,6 +216,28 @@ final class KeptResultsTest extends TestCase
                 }
             }
         }];
+        yield 'job-shops-step-by-step' => [static function (): iterable {
+            // A small one is soon at its best, and goes on anew from what it remembers: that shows in what it has at hand only.
+            $begun = \Closure::bind(static fn (Instance $instance, Incumbent $found, int $seed): JobShop => new JobShop($instance, $found, $seed), null, JobShop::class);
+            $run = \Closure::bind(static function (JobShop $shop, int $bound): string {
+                $shop->run($bound);
+
+                return "{$shop->iteration}: {$shop->makespan}, good {$shop->good}, best {$shop->best}, ".hash('crc32b', (string) json_encode([$shop->head, $shop->tail, $shop->machineBefore, $shop->tabu, $shop->remembered]));
+            }, null, JobShop::class);
+            for ($seed = 1; $seed <= 40; ++$seed) {
+                $instance = new Instance(Problems::anyJobShop($seed));
+                if (JobShop::is($instance)) {
+                    $base = new Builder($instance);
+                    $base->build($instance->order);
+                    $said = [];
+                    foreach ([1, 4, 12, 30] as $budget) {
+                        $shop = $begun($instance, new Incumbent($base, new Steps($budget)), $seed);
+                        $said[] = $run($shop, -1);
+                    }
+                    yield "$seed, {$instance->count} operations: ".implode('; ', $said);
+                }
+            }
+        }];
         yield 'plans-that-are-mended' => [static function (): iterable {
             $former = Planner::plan(Problems::week(2, 12)->with(budget: 200));
             foreach ([3, 20, 41, 60] as $at) {

@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Schedule;
 
+use AwakeShed\Core\Schedule\Builder;
 use AwakeShed\Core\Schedule\Checker;
+use AwakeShed\Core\Schedule\Exhaustive;
+use AwakeShed\Core\Schedule\Incumbent;
+use AwakeShed\Core\Schedule\Instance;
+use AwakeShed\Core\Schedule\JobShop;
+use AwakeShed\Core\Schedule\LowerBound;
 use AwakeShed\Core\Schedule\Objective;
 use AwakeShed\Core\Schedule\Openings;
 use AwakeShed\Core\Schedule\Operation;
@@ -21,6 +27,26 @@ use PHPUnit\Framework\TestCase;
 
 final class PlannerTest extends TestCase
 {
+    /** A job that comes back to a machine makes no circle there, and is planned as well as by trying all. */
+    public function testJobsThatComeBackToAMachineArePlannedAsWellAsByTryingAll(): void
+    {
+        $tried = 0;
+        foreach (range(1, 60) as $seed) {
+            $problem = Problems::anyJobShop($seed);
+            $instance = new Instance($problem);
+            $all = new Builder($instance);
+            $all->build($instance->order);
+            if (!Exhaustive::search(new Builder($instance), $best = new Incumbent($all, new Steps(4000)))) {
+                continue;
+            }
+            ++$tried;
+            $found = new Incumbent($all, new Steps(60));
+            JobShop::search($instance, $found, LowerBound::of($instance), $seed);
+            self::assertSame($best->rank[1], $found->rank[1], "shop $seed");
+        }
+        self::assertGreaterThan(15, $tried);
+    }
+
     public function testWhatItPlansCanBeWorkedAndNothingIsDropped(): void
     {
         foreach (range(1, 250) as $seed) {

@@ -38,6 +38,22 @@ final class Problems
         return [new Problem(Objective::Makespan, 1, 2000, $machines, $jobs, $operations), (int) $found[3]];
     }
 
+    /** A job shop as it comes: not every job goes to every machine, and some cannot begin at once. */
+    public static function anyJobShop(int $seed): Problem
+    {
+        $dice = new Seeded($seed);
+        $machines = $dice->int(2, 5);
+        $jobs = $operations = [];
+        for ($job = 0, $count = $dice->int(2, 7); $job < $count; ++$job) {
+            $jobs[] = new PlanJob('j'.$job, release: $dice->one([0, 0, 0, $dice->int(1, 30)]));
+            for ($step = 0, $steps = $dice->int(1, 5); $step < $steps; ++$step) {
+                $operations[] = new Operation("j$job.$step", 'j'.$job, $dice->int(1, 20), [['m'.$dice->int(0, $machines - 1), 1]], after: 0 === $step ? [] : ["j$job.".($step - 1)]);
+            }
+        }
+
+        return new Problem(Objective::Makespan, $seed, 2000, array_map(static fn (int $machine): SharedResource => new SharedResource('m'.$machine, false, 1, Openings::always()), range(0, $machines - 1)), $jobs, $operations);
+    }
+
     /** A small shop with everything that can stand in a problem. */
     public static function madeUp(int $seed, int $jobs = 3, bool $withPins = true, bool $withBreaks = true, int $budget = 20): Problem
     {
