@@ -95,6 +95,12 @@ final class Pins
             }
         }
         $this->instance->holdBackForPins();
+        foreach ($pinned as $at) {
+            // Held back, what it may not wait long for finds no opening any more.
+            if (isset($this->instance->unplannable[$at]) && $builder->table->start[$at] >= 0) {
+                return null;
+            }
+        }
 
         return $this->roomBefore($builder);
     }
