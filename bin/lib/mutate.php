@@ -57,7 +57,8 @@ final class Places extends NodeVisitorAbstract
     public function enterNode(Node $node): ?int
     {
         // What is declared is not what is done: an address or a column has no test of its own.
-        if ($node instanceof Node\Attribute || $node instanceof Node\Stmt\Declare_ || ($this->isOfFigures && $node instanceof Node\Stmt\ClassMethod)) {
+        // What is asserted is for whoever reads: it is compiled out.
+        if ($node instanceof Node\Attribute || $node instanceof Node\Stmt\Declare_ || ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && 'assert' === $node->name->toLowerString()) || ($this->isOfFigures && $node instanceof Node\Stmt\ClassMethod)) {
             return NodeTraverser::DONT_TRAVERSE_CHILDREN;
         }
         // What is in a set is there, whatever stands behind it.
@@ -69,7 +70,7 @@ final class Places extends NodeVisitorAbstract
         $swap = self::SWAPS[$node::class] ?? null;
         if (null !== $swap && $node instanceof Node\Expr\BinaryOp) {
             $this->add($node, $node->left->getEndFilePos() + 1, $node->right->getStartFilePos(), " $swap ");
-        } elseif ($node instanceof Node\Scalar\Int_ || $node instanceof Node\Scalar\Float_) {
+        } elseif ($node instanceof Node\Scalar\Int_ || ($node instanceof Node\Scalar\Float_ && !self::isHair($node->value))) {
             $this->add($node, $node->getStartFilePos(), $node->getEndFilePos() + 1, self::otherNumber($node->value));
         } elseif ($node instanceof Node\Expr\BooleanNot) {
             $this->add($node, $node->getStartFilePos(), $node->expr->getStartFilePos(), '');
@@ -86,6 +87,12 @@ final class Places extends NodeVisitorAbstract
         }
 
         return null;
+    }
+
+    /** Within which two numbers are the same: nobody sees whether it is a tenth wider. */
+    private static function isHair(float $value): bool
+    {
+        return 0.0 < $value && $value <= 1e-6;
     }
 
     private static function isTrue(Node $node): bool

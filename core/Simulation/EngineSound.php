@@ -15,7 +15,7 @@ final class EngineSound
     }
 
     /**
-     * Exhaust beats: each a burst that rings down in the muffler, no two quite as loud or quite in time.
+     * Exhaust beats of a second or more: each a burst that rings down in the muffler, no two quite as loud or quite in time.
      *
      * @param \Closure(float): float $beat     Hz over time
      * @param non-empty-list<float>  $loudness of the firings of one cycle, in turn
@@ -122,7 +122,7 @@ final class EngineSound
 
     private function level(): float
     {
-        return sqrt(array_sum(array_map(static fn (float $value): float => $value ** 2, $this->samples)) / max(1, \count($this->samples)));
+        return sqrt(array_sum(array_map(static fn (float $value): float => $value ** 2, $this->samples)) / \count($this->samples));
     }
 
     private function between(float $least, float $most): float

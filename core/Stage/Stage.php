@@ -16,7 +16,7 @@ final readonly class Stage
      * @param bool                             $isInOrder its first open step is its next, whatever the job waits for
      * @param bool                             $folds     a page shows one of its steps at a time, the others in a line
      */
-    public function __construct(public string $id, public ?array $when, public array $steps, private bool $whenOpen = false, public bool $isInOrder = false, public bool $folds = false)
+    public function __construct(public string $id, public ?array $when, public array $steps, private bool $whenOpen, public bool $isInOrder, public bool $folds)
     {
     }
 

@@ -100,6 +100,7 @@ use AwakeShed\Core\Sound\Tachometer;
 use AwakeShed\Core\Sound\WavFile;
 use AwakeShed\Core\Spark\Battery;
 use AwakeShed\Core\Spark\CoilComparison;
+use AwakeShed\Core\Stage\StagePlan;
 use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\Duration;
@@ -333,6 +334,9 @@ final class KeptResultsTest extends TestCase
             yield 'blade, nozzle, alternator: '.Facts::of([BladeTip::fastest($mm(533.4)), SprayNozzle::forPump(VolumeFlow::of(2.5, FlowUnit::GallonPerMinute), $psi(2600)), Alternator::withPoles(Count::each(2))->frequency(ShaftSpeed::of(3550, SpeedUnit::Rpm)), Alternator::withPoles(Count::each(4))->speed(Frequency::of(50, FrequencyUnit::Hertz))]);
             $bucket = InletFlow::fromBucket($ml(9500), Duration::seconds(31), VolumeFlow::of(4, FlowUnit::GallonPerMinute), 0.03, Duration::seconds(0.5));
             yield 'a bucket: '.Facts::of([$bucket, $bucket->halfWidth(), $bucket->margin(), $bucket->isEnough(), $bucket->isShort()]);
+            foreach (StagePlan::shipped(Vocabulary::shipped(), new Gatekeeper(Vocabulary::shipped(), Closures::shipped()))->stages as $stage) {
+                yield "stage $stage->id: ".Kept::short(Facts::of($stage));
+            }
             yield 'pieces of a day: '.Facts::of(PieceKinds::shipped()->kinds);
             yield 'valves, every 17 degrees: '.Facts::of(array_map(static fn (int $n): array => [ValveTrain::exhaustLift(17.0 * $n), ValveTrain::intakeLift(17.0 * $n), ValveTrain::isLashSetHere(17.0 * $n, 15)], range(-2, 44)));
             yield 'releases: '.Facts::of(array_map(static fn (array $one): Release => Release::forMachine(new MachineFacts(MachineKind::Mower, cycle: $one[0], compressionRelease: $one[1])), [[Cycle::FourStroke, true], [Cycle::FourStroke, false], [Cycle::FourStroke, null], [Cycle::TwoStroke, true]]));

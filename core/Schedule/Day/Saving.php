@@ -62,7 +62,7 @@ final readonly class Saving
             // A job that is dropped is not saved by being gone.
             $own = 'drop' === $what ? self::weight($problem, $whose) * ($late[$whose] ?? 0) : 0;
             $saved = $plan->tardiness() - $own - $with->tardiness();
-            $kept = array_values(array_filter(array_map(strval(...), array_keys($late)), static fn (string $job): bool => $job !== $whose && 0 === ($with->late()[$job] ?? 1)));
+            $kept = array_values(array_filter(array_map(strval(...), array_keys($late)), static fn (string $job): bool => $job !== $whose && 0 === ($with->late()[$job] ?? null)));
             if ($saved > 0) {
                 $savings[] = new self($what, $whose, $saved, $kept);
             }

@@ -101,6 +101,15 @@ final class RecorderTest extends ShedTestCase
         self::assertSame(Progress::AtGates, $this->again($job)->getStand());
     }
 
+    public function testACorrectionSpeaksTheVocabulary(): void
+    {
+        $job = $this->job();
+        $this->found($job, Finding::observed('look.oil_smell', 'gas'));
+        $entry = $this->record($job)->standingEntry('look.oil_smell') ?? self::fail();
+        $this->expectException(UnknownWord::class);
+        self::service(Recorder::class)->correct($entry, $this->member(Role::Technician), RequestKey::fresh(), new Observed([Finding::observed('look.oil_smell', 'roses')]));
+    }
+
     public function testAStruckEntryCannotBeChangedTwice(): void
     {
         $job = $this->job();

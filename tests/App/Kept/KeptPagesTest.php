@@ -15,6 +15,7 @@ use AwakeShed\App\Drawing\Bar;
 use AwakeShed\App\Drawing\BarDrawing;
 use AwakeShed\App\Drawing\Drawing;
 use AwakeShed\App\Drawing\PartShape;
+use AwakeShed\App\Drawing\PlanDrawing;
 use AwakeShed\App\Drawing\TraceDrawing;
 use AwakeShed\App\Form\ChipChoices;
 use AwakeShed\App\Unit\Figures;
@@ -151,6 +152,11 @@ final class KeptPagesTest extends ShedTestCase
         foreach (['steady' => static fn (float $t): float => 3100.0, 'loaded' => static fn (float $t): float => $t < 9 ? 3700.0 : 3550.0] as $name => $rpm) {
             $lines[] = "a $name engine: ".$this->drawn(TraceDrawing::ofSpeed(SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(4, 20, $rpm)), ShaftSpeed::of(3456, SpeedUnit::Rpm))));
         }
+        $bar = static fn (int $from, int $to, string $tone): array => ['id' => "j1.$tone", 'words' => 'Prove it', 'more' => 'ten minutes and more', 'machine' => '#1 Heronbill', 'from' => $from, 'to' => $to, 'tone' => $tone];
+        $lines[] = 'a day: '.$this->drawn(new PlanDrawing('Monday', [
+            ['id' => 'h1', 'name' => 'Wim', 'bars' => [$bar(495, 500, 'sure'), $bar(500, 560, 'likely'), $bar(560, 605, 'pinned'), $bar(605, 640, 'sure')]],
+            ['id' => 'lift', 'name' => 'Lift', 'bars' => [$bar(510, 700, 'wait'), $bar(700, 1200, 'under-way')]],
+        ], 490, 1050, 545));
         $kinds = [];
         foreach (Carburetors::shipped()->types as $type) {
             foreach ($type->parts as $part) {

@@ -101,6 +101,10 @@ final class KnownMachineTest extends ShedTestCase
         self::assertResponseIsSuccessful();
         $this->post($at.'/hours', ['hours' => '120']);
         self::assertSame(120.0, $this->again($first)->getMachine()->getHoursAYear());
+        $this->post($at.'/hours', ['hours' => '8761']);
+        self::assertSame(120.0, $this->again($first)->getMachine()->getHoursAYear(), 'a year has no more');
+        $this->post($at.'/hours', ['hours' => '8760']);
+        self::assertSame(8760.0, $this->again($first)->getMachine()->getHoursAYear());
     }
 
     public function testWhatIsNobodysIsTakenInAsNew(): void

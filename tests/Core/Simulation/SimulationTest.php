@@ -139,6 +139,8 @@ final class SimulationTest extends TestCase
         self::assertEqualsWithDelta(0.14, $calibration->brier(), 1e-12);
         self::assertSame([2, 4], array_column($calibration->table(), 'count'));
         self::assertSame([0.0, 0.75], array_column($calibration->table(), 'so'));
+        self::assertSame([0.2, 0.8], array_column($calibration->table(), 'from'), 'by tenths');
+        self::assertEqualsWithDelta([0.3, 0.9], array_column($calibration->table(), 'to'), 1e-12);
     }
 
     public function testDicePickInProportion(): void

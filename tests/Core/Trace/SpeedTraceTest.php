@@ -99,6 +99,13 @@ final class SpeedTraceTest extends TestCase
         self::assertEqualsWithDelta(3600, $trace->loaded?->in(SpeedUnit::Rpm), 8);
     }
 
+    public function testASwingSlowerThanFiveSecondsIsNoHunt(): void
+    {
+        $swinging = static fn (float $period): SpeedVerdict => SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 60, static fn (float $t): float => 3150 * (1 + 0.06 * sin(2 * \M_PI * $t / $period)))))->verdict;
+        self::assertSame(SpeedVerdict::Hunts, $swinging(4.8));
+        self::assertSame(SpeedVerdict::Unsteady, $swinging(5.25));
+    }
+
     public function testAHuntIsNoLoadStep(): void
     {
         $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 60, static fn (float $t): float => 3150 * (1 + 0.06 * sin(2 * \M_PI * $t / 3)))));

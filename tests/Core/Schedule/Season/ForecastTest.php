@@ -64,5 +64,8 @@ final class ForecastTest extends TestCase
         self::assertSame(3, $load->lastFor(3));
         self::assertSame(3, $load->lastFor(9), 'no further than is looked ahead');
         self::assertNull($load->with(60.0)->doneIn(0));
+        // Twenty come in the first week, five in the second: the first are done when both their weeks are worked.
+        self::assertSame(1, (new Load(0.0, [20.0, 5.0, 0.0], [10.0, 10.0, 10.0]))->doneIn(0));
+        self::assertSame(2, (new Load(0.0, [20.0, 5.0, 0.0], [10.0, 10.0, 10.0]))->doneIn(1));
     }
 }
