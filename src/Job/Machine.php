@@ -141,7 +141,7 @@ class Machine implements BelongsToShop
     /** @param float|null $hours 0 to 8760 */
     public function runs(?float $hours): void
     {
-        $this->hoursAYear = null === $hours ? null : min(8760.0, max(0.0, $hours));
+        $this->hoursAYear = $hours;
     }
 
     public function getHoursAYear(): ?float

@@ -14,6 +14,7 @@ use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\DecimalText;
+use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -80,6 +81,7 @@ final class MachineController extends AbstractController
         $typed = $this->button->text($request, 'hours');
         try {
             $hours = '' === $typed ? null : DecimalText::parse($typed, ...self::HOURS);
+            ImpossibleAmount::unlessBetween($hours ?? 0.0, ...[...self::HOURS, 'h']);
         } catch (Refusal $refusal) {
             $this->addFlash('refused', $this->words->refusal($refusal));
 

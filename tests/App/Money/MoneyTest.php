@@ -141,7 +141,7 @@ final class MoneyTest extends ShedTestCase
         self::assertSame(1, $pace->jobs);
         self::assertGreaterThan(1.1, $pace->factor);
         $this->browser->request('GET', '/jobs/'.$this->job()->getId().'/money');
-        $this->assertSays('learned from the clock on 1 jobs');
+        $this->assertSays('learned from the clock on one job.');
     }
 
     public function testThePriceBookIsTheOwnersAndKeepsWhatIsRight(): void
@@ -156,6 +156,12 @@ final class MoneyTest extends ShedTestCase
         self::assertInputValueSame('wage', 'much');
         $this->browser->submit($this->browser->getCrawler()->selectButton('Save')->form(['wage' => '72', 'tax_percent' => '7.5', 'labor_taxed' => 'on']));
         self::assertResponseRedirects('/prices');
+        $prices = ['wage' => '99999', 'base_hours' => '1', 'consumables' => '6', 'waste_fee' => '4', 'tax_percent' => '-2'];
+        $page = $this->post('/prices', $prices);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('0 to 1000 $', $page->filter('[data-error]')->text());
+        self::assertStringContainsString('0 to 50 %', $page->filter('[data-error]')->text());
+        self::assertSame('99999', $page->filter('[name=wage]')->attr('value'), 'what was typed is not lost');
         self::assertSame(72.0, self::service(JobMonies::class)->wage());
     }
 
