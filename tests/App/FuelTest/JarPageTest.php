@@ -11,6 +11,7 @@ use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Tests\App\ShedTestCase;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
@@ -122,6 +123,24 @@ final class JarPageTest extends ShedTestCase
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/fuel/tank');
         $page = $this->press($page, 'I have looked at it');
         self::assertCount(0, $page->filter('#waiting .wait'));
+    }
+
+    /** What the owner says of the fuel decides how much water it holds, until the jar says it. */
+    public function testFuelHoldsAsMuchWaterAsItsKindDoes(): void
+    {
+        $this->signIn();
+        $said = [];
+        foreach (['ethanol_free', 'e10', 'e15'] as $kind) {
+            $job = $this->job();
+            $this->found($job, Finding::observed('claim.fuel_kind', $kind));
+            $this->read($job, 'tank', ['volume' => '3785.41 mL', 'now' => '60', 'tonight' => '32']);
+            preg_match('/It separates at ([\d.]+) mL/', strip_tags((string) $this->browser->getResponse()->getContent()), $found);
+            $said[$kind] = (float) ($found[1] ?? 0);
+        }
+        // Gasoline alone takes next to none; at a tenth of ethanol half a percent (published curves, as in docs/numbers.md).
+        self::assertLessThan(1.0, $said['ethanol_free']);
+        self::assertEqualsWithDelta(18.7, $said['e10'], 0.1);
+        self::assertGreaterThan(18.7, $said['e15']);
     }
 
     public function testTheTankHoldsLessWaterTonight(): void
