@@ -85,7 +85,8 @@ final readonly class TraceDrawing implements Drawing
     {
         $least = [] === $series->values ? 0.0 : min($series->values);
         $most = max([] === $series->values ? 1.0 : max($series->values), $limit ?? 0.0);
-        $bottom ??= $least - 0.25 * max(1e-9, $most - $least);
+        // What hardly moves is drawn as hardly moving: no less than a hundredth of it is looked at.
+        $bottom ??= $least - 0.25 * max(1e-9, 0.04 * $most, $most - $least);
         $bottom = min($bottom, $least);
         $top = $bottom + 1.12 * max(1e-9, $most - $bottom);
         $duration = max(1e-9, $series->duration());

@@ -68,6 +68,12 @@ final readonly class Words
         return $this->trade('outcome.'.$test.'.'.$outcome) ?? $this->catalogue->say('outcome.'.$outcome, [], 'trade');
     }
 
+    /** What a recording is called: what the stand-in played, or as its file was named. */
+    public function recording(string $name): string
+    {
+        return $this->trade('outcome.scenario.'.$name) ?? $name;
+    }
+
     /** @return list<string> outcome ids of a test, in the vocabulary's order; none when its outcome is a number */
     public function outcomesOf(string $test): array
     {

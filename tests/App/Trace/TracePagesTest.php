@@ -15,6 +15,7 @@ use AwakeShed\App\Trace\Recording;
 use AwakeShed\App\Trace\Trace;
 use AwakeShed\App\Trace\TraceLine;
 use AwakeShed\App\Trace\TraceRepository;
+use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -244,6 +245,19 @@ final class TracePagesTest extends ShedTestCase
     private static function playing(array $samples): \Closure
     {
         return static fn (): iterable => array_map(static fn (float $time, float $value): GaugeReading => new GaugeReading($time, $value), ...$samples);
+    }
+
+    public function testARecordingIsCalledAsItsFileWasOrAsWhatWasPlayed(): void
+    {
+        $this->signIn();
+        $page = $this->import('/traces/speed', "t [s],n [rpm]\n".implode("\n", array_map(static fn (int $n): string => 2 * $n.','.(3100 + $n % 3), range(0, 59))));
+        self::assertStringStartsWith('typed in, Technician Tester', trim($page->filter('h1 + .quiet')->text()));
+        // What hardly moves has a scale whose numbers differ.
+        $scale = $page->filter('.trace-drawing text')->each(static fn (Crawler $text): string => $text->text());
+        self::assertNotSame([], $scale);
+        self::assertSame(array_values(array_unique($scale)), $scale);
+        self::assertSame('A slow leak', self::service(Words::class)->recording('slow-leak'));
+        self::assertSame('bench 3.csv', self::service(Words::class)->recording('bench 3.csv'));
     }
 
     /** @param array{list<float>, list<float>} $samples */
