@@ -58,7 +58,7 @@ final class Places extends NodeVisitorAbstract
     {
         // What is declared is not what is done: an address or a column has no test of its own.
         // What is asserted is for whoever reads: it is compiled out.
-        if ($node instanceof Node\Attribute || $node instanceof Node\Stmt\Declare_ || ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && 'assert' === $node->name->toLowerString()) || ($this->isOfFigures && $node instanceof Node\Stmt\ClassMethod)) {
+        if ($node instanceof Node\Attribute || $node instanceof Node\Stmt\Declare_ || self::calls($node, 'assert') || ($this->isOfFigures && $node instanceof Node\Stmt\ClassMethod)) {
             return NodeTraverser::DONT_TRAVERSE_CHILDREN;
         }
         // What is in a set is there, whatever stands behind it.
@@ -78,7 +78,7 @@ final class Places extends NodeVisitorAbstract
             $this->add($node, $node->getStartFilePos(), $node->getEndFilePos() + 1, 'true' === $node->name->toLowerString() ? 'false' : 'true');
         } elseif ($node instanceof Node\Expr\BinaryOp\Coalesce) {
             $this->add($node, $node->getStartFilePos(), $node->right->getStartFilePos(), '');
-        } elseif ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && in_array($node->name->toLowerString(), ['in_array', 'array_search', 'array_keys'], true)) {
+        } elseif ($node instanceof Node\Expr\FuncCall && self::calls($node, 'in_array', 'array_search', 'array_keys')) {
             // Strict or loose is the same among words, numbers and cases: no test could tell them apart.
             $flag = $node->args[2] ?? null;
             $this->alike[] = $flag instanceof Node\Arg ? $flag->value : null;
@@ -93,6 +93,11 @@ final class Places extends NodeVisitorAbstract
     private static function isHair(float $value): bool
     {
         return 0.0 < $value && $value <= 1e-6;
+    }
+
+    private static function calls(Node $node, string ...$names): bool
+    {
+        return $node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && in_array($node->name->toLowerString(), $names, true);
     }
 
     private static function isTrue(Node $node): bool

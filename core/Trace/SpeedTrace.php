@@ -67,7 +67,8 @@ final readonly class SpeedTrace
         private ?ShaftSpeed $rated,
         /** The quickest hunt the samples could show: four of them in it. */
         public Duration $shortestSeen,
-        private bool $leavesPartOut,
+        /** The start or the stop of the engine was recorded with it, and is left out. */
+        public bool $leavesPartOut,
     ) {
     }
 
@@ -85,11 +86,11 @@ final readonly class SpeedTrace
         $rpm = static fn (float $si): ShaftSpeed => ShaftSpeed::of(SpeedUnit::Rpm->fromSi($si), SpeedUnit::Rpm);
         $step = self::step($run);
         $parts = null === $step ? [$run] : self::parted($run, $step);
+        $levels = null === $step ? null : array_map(self::level(...), $parts);
         $residue = self::residue($parts, null === $step ? null : $run->times[$step]);
         $swing = $mean > 0.0 ? (Statistics::quantile($residue, 0.995) - Statistics::quantile($residue, 0.005)) / $mean : 0.0;
         $beat = self::beat($run, $residue);
         $fastest = $rpm(Statistics::quantile($run->values, 0.995));
-        $levels = array_map(self::level(...), $parts);
 
         return new self(
             $speeds,
@@ -101,20 +102,14 @@ final readonly class SpeedTrace
             $run->times[$run->count() - 1] ?? 0.0,
             null === $step ? null : $run->times[$step],
             // An engine never speeds up under load by itself: the faster level is the one without.
-            null === $step ? null : $rpm(max($levels)),
-            null === $step ? null : $rpm(min($levels)),
+            null === $levels ? null : $rpm(max($levels)),
+            null === $levels ? null : $rpm(min($levels)),
             $fastest,
             $limit,
             $rated,
             Duration::seconds(self::SAMPLES_A_BEAT * $speeds->step()),
             $run->count() < $bins->count(),
         );
-    }
-
-    /** The start or the stop of the engine was recorded with it, and is left out. */
-    public function leavesPartOut(): bool
-    {
-        return $this->leavesPartOut;
     }
 
     /** @return float|null (no load − loaded) / rated, per cent, ISO 8528-5; null without a load step */

@@ -42,6 +42,23 @@ final readonly class DecimalText
     }
 
     /**
+     * A figure that is no quantity of ours.
+     *
+     * @param string $symbol of the unit that it is meant in
+     *
+     * @throws UnreadableAmount when it is no number
+     * @throws AmbiguousAmount  when it is two, and both are possible
+     * @throws ImpossibleAmount when it is not possible
+     */
+    public static function within(string $text, float $least, float $most, string $symbol): float
+    {
+        $number = self::parse($text, $least, $most);
+        ImpossibleAmount::unlessBetween($number, $least, $most, $symbol);
+
+        return $number;
+    }
+
+    /**
      * @param float $least possible of it
      * @param float $most  possible of it
      *

@@ -14,7 +14,6 @@ use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\DecimalText;
-use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Bridge\Doctrine\Attribute\MapEntity;
@@ -28,7 +27,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** A machine's own page: what is known of it, whoever had it on the bench. */
 final class MachineController extends AbstractController
 {
-    private const HOURS = [0.0, 8760.0];
+    private const HOURS = [0.0, 8760.0, 'h'];
 
     public function __construct(private readonly MachineLives $lives, private readonly EntityManagerInterface $entities, private readonly OncePerKey $once, private readonly ButtonForm $button, private readonly ClockInterface $clock, private readonly Words $words)
     {
@@ -80,8 +79,7 @@ final class MachineController extends AbstractController
         $key = $this->button->check($request);
         $typed = $this->button->text($request, 'hours');
         try {
-            $hours = '' === $typed ? null : DecimalText::parse($typed, ...self::HOURS);
-            ImpossibleAmount::unlessBetween($hours ?? 0.0, ...[...self::HOURS, 'h']);
+            $hours = '' === $typed ? null : DecimalText::within($typed, ...self::HOURS);
         } catch (Refusal $refusal) {
             $this->addFlash('refused', $this->words->refusal($refusal));
 

@@ -13,7 +13,6 @@ use AwakeShed\App\Once\OncePerKey;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\DecimalText;
-use AwakeShed\Core\Units\ImpossibleAmount;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -41,11 +40,10 @@ final class PricesController extends AbstractController
     {
         $key = $this->button->check($request);
         $typed = $prices = $problems = [];
-        foreach (Prices::BOUNDS as $price => [$least, $most, $unit]) {
+        foreach (Prices::BOUNDS as $price => $bounds) {
             $typed[$price] = $this->button->text($request, $price);
             try {
-                $prices[$price] = DecimalText::parse(trim($typed[$price], " $\u{a0}"), $least, $most);
-                ImpossibleAmount::unlessBetween($prices[$price], $least, $most, $unit);
+                $prices[$price] = DecimalText::within(trim($typed[$price], " $\u{a0}"), ...$bounds);
             } catch (Refusal $refusal) {
                 $problems[$price] = $this->words->refusal($refusal);
             }

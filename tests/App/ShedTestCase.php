@@ -185,6 +185,12 @@ abstract class ShedTestCase extends WebTestCase
         return (string) $this->browser->request('GET', '/keys')->filter('body')->attr('data-token');
     }
 
+    /** What a part of a page says, in one line. */
+    protected static function text(Crawler $of): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', $of->text('')));
+    }
+
     protected function assertSays(string $text): void
     {
         self::assertStringContainsString($text, preg_replace('/\s+/', ' ', strip_tags((string) $this->browser->getResponse()->getContent())) ?? '');

@@ -9,6 +9,7 @@ use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Cylinder\LeakDown;
 use AwakeShed\Core\Cylinder\Release;
 use AwakeShed\Core\Cylinder\ValveTrain;
+use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
@@ -272,7 +273,8 @@ final class KeptResultsTest extends TestCase
             $courses = [...CoursesTest::courses(), ...CoursesTest::coursesBeyondTheEngine()];
             foreach (array_filter(array_keys($courses), static fn (int $number): bool => 0 === $number % 2, \ARRAY_FILTER_USE_KEY) as $name) {
                 $course = $courses[$name];
-                yield from self::comesTo($name, Assessing::case($course[0], new MachineFacts(MachineKind::from($course[2]), ...$course[3] ?? []), new PutRight('oil.overfilled')));
+                $case = Assessing::case($course[0], new MachineFacts(MachineKind::from($course[2]), ...$course[3] ?? []), new PutRight('oil.overfilled'));
+                yield from self::comesTo($name, $case, Assessing::assessor()->assess($case));
             }
         }];
         yield 'cases-by-chance' => [static function (): iterable {
@@ -292,8 +294,8 @@ final class KeptResultsTest extends TestCase
                     };
                 }
                 $case = new CaseFile($machine, $events);
-                yield from self::comesTo("$seed, {$machine->kind->value}", $case);
                 $assessment = Assessing::assessor()->assess($case);
+                yield from self::comesTo("$seed, {$machine->kind->value}", $case, $assessment);
                 yield "$seed, next: ".Facts::of(\array_slice($assessment->next, 0, 6)).'; blocked '.\count($assessment->blocked).'; against one another '.Facts::of($assessment->contradictions).'; split '.Facts::said($assessment->split);
                 yield "$seed, why: ".Facts::of(\array_slice($assessment->faults, 0, 4)).'; causes '.Facts::of(array_column($assessment->causes(), 'fault')).'; also '.Facts::of(array_column($assessment->alsoToDo(), 'fault')).'; takes '.Facts::of(WorkTime::of($case, $vocabulary, Cures::shipped())).'; left of the proof '.implode(' ', ProofRun::left($case));
             }
@@ -399,12 +401,11 @@ final class KeptResultsTest extends TestCase
     }
 
     /** @return iterable<string> all that is made of a case */
-    private static function comesTo(string $name, CaseFile $case): iterable
+    private static function comesTo(string $name, CaseFile $case, Assessment $assessment): iterable
     {
         $vocabulary = Vocabulary::shipped();
         $keeper = new Gatekeeper($vocabulary, Closures::shipped());
         [$line, $walk, $cures, $assessor] = [Line::shipped(FaultModel::shipped(...)), GateWalk::shipped($vocabulary, $keeper), Cures::shipped(), Assessing::assessor()];
-        $assessment = $assessor->assess($case);
         yield "$name, stands ".Facts::of((new Progression($vocabulary, $keeper, $walk))->standOf($case, $assessment));
         yield "$name, gates: ".implode('; ', array_map(static fn (GateState $gate): string => $gate->gate->id.($gate->isPassed() ? ' passed' : '').($gate->isOptional() ? ' optional' : '').' '.implode(' ', $gate->missing), $walk->walked($case)));
         yield "$name, line: ".implode('; ', array_map(static fn (ElementState $state): string => "{$state->element->value} {$state->tone->value} ".implode(' ', array_column($state->because, 'test')), array_filter($line->states($case, $assessment->faults), static fn (ElementState $state): bool => ElementTone::NotLookedAt !== $state->tone)));

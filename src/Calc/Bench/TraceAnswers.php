@@ -82,7 +82,7 @@ final readonly class TraceAnswers
                 Figure::number('runs_from_seconds', $trace->runsFrom, 1),
                 Figure::number('samples_a_second', $trace->series->step() > 0.0 ? 1 / $trace->series->step() : null, 1),
                 Figure::number('shortest_seen_seconds', $trace->shortestSeen->inSeconds(), 1),
-                Figure::yesNo('part_left_out', $trace->leavesPartOut()),
+                Figure::yesNo('part_left_out', $trace->leavesPartOut),
                 Figure::number('samples', $trace->series->count()),
                 Figure::number('gaps', \count($trace->series->gaps())),
             ],

@@ -209,11 +209,6 @@ final class KeptPagesTest extends ShedTestCase
         return (string) $this->browser->getResponse()->getContent();
     }
 
-    private static function text(Crawler $of): string
-    {
-        return trim((string) preg_replace('/\s+/u', ' ', $of->text('')));
-    }
-
     private static function markup(string $markup): string
     {
         return trim((string) preg_replace(['/>\s+</', '/\s+/'], ['><', ' '], $markup));

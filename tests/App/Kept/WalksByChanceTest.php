@@ -112,9 +112,4 @@ final class WalksByChanceTest extends ShedTestCase
     {
         return (string) preg_replace(['~(?<=/)\d+~', '/#\d+/', '/[\w-]{40,}/'], ['N', '#N', '…'], $text);
     }
-
-    private static function text(Crawler $of): string
-    {
-        return trim((string) preg_replace('/\s+/u', ' ', $of->text('')));
-    }
 }

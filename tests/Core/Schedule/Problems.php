@@ -30,10 +30,10 @@ final class Problems
         foreach (explode("\n", trim($found[4])) as $job => $line) {
             $jobs[] = new PlanJob('j'.$job);
             foreach (array_chunk(array_map(intval(...), explode(' ', $line)), 2) as $step => [$machine, $minutes]) {
-                $operations[] = new Operation("j$job.$step", 'j'.$job, $minutes, [['m'.$machine, 1]], after: 0 === $step ? [] : ["j$job.".($step - 1)]);
+                $operations[] = self::turn($job, $step, $minutes, $machine);
             }
         }
-        $machines = array_map(static fn (int $machine): SharedResource => $instead['m'.$machine] ?? new SharedResource('m'.$machine, false, 1, Openings::always()), range(0, (int) $found[2] - 1));
+        $machines = array_map(static fn (SharedResource $machine): SharedResource => $instead[$machine->id] ?? $machine, self::machines((int) $found[2]));
 
         return [new Problem(Objective::Makespan, 1, 2000, $machines, $jobs, $operations), (int) $found[3]];
     }
@@ -47,11 +47,11 @@ final class Problems
         for ($job = 0, $count = $dice->int(2, 7); $job < $count; ++$job) {
             $jobs[] = new PlanJob('j'.$job, release: $dice->one([0, 0, 0, $dice->int(1, 30)]));
             for ($step = 0, $steps = $dice->int(1, 5); $step < $steps; ++$step) {
-                $operations[] = new Operation("j$job.$step", 'j'.$job, $dice->int(1, 20), [['m'.$dice->int(0, $machines - 1), 1]], after: 0 === $step ? [] : ["j$job.".($step - 1)]);
+                $operations[] = self::turn($job, $step, $dice->int(1, 20), $dice->int(0, $machines - 1));
             }
         }
 
-        return new Problem(Objective::Makespan, $seed, 2000, array_map(static fn (int $machine): SharedResource => new SharedResource('m'.$machine, false, 1, Openings::always()), range(0, $machines - 1)), $jobs, $operations);
+        return new Problem(Objective::Makespan, $seed, 2000, self::machines($machines), $jobs, $operations);
     }
 
     /** A small shop with everything that can stand in a problem. */
@@ -136,6 +136,18 @@ final class Problems
         }
 
         return new Problem(Objective::WeightedTardiness, 1, 2000, $resources, $planned, $operations);
+    }
+
+    /** Of a job in a job shop, on one machine after the other. */
+    private static function turn(int $job, int $step, int $minutes, int $machine): Operation
+    {
+        return new Operation("j$job.$step", 'j'.$job, $minutes, [['m'.$machine, 1]], after: 0 === $step ? [] : ["j$job.".($step - 1)]);
+    }
+
+    /** @return non-empty-list<SharedResource> of a job shop */
+    private static function machines(int $count): array
+    {
+        return array_map(static fn (int $machine): SharedResource => new SharedResource('m'.$machine, false, 1, Openings::always()), range(0, $count - 1));
     }
 
     private static function openings(Seeded $dice): Openings

@@ -116,7 +116,7 @@ final class SpeedTraceTest extends TestCase
     {
         $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(20, 30, static fn (float $t): float => $t < 4 ? 350 : 3100)));
         self::assertSame(SpeedVerdict::Steady, $trace->verdict);
-        self::assertTrue($trace->leavesPartOut());
+        self::assertTrue($trace->leavesPartOut);
         self::assertEqualsWithDelta(5, $trace->runsFrom, 0.2, 'and a second for the throttle');
         self::assertEqualsWithDelta(3100, $trace->mean->in(SpeedUnit::Rpm), 10);
     }
@@ -125,7 +125,7 @@ final class SpeedTraceTest extends TestCase
     {
         $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(0.5, 120, static fn (): float => 3100)));
         self::assertSame(SpeedVerdict::SampledTooSlowly, $trace->verdict);
-        self::assertFalse($trace->leavesPartOut());
+        self::assertFalse($trace->leavesPartOut);
     }
 
     public function testTooFastIsSaidWhateverElseItDoes(): void

@@ -188,6 +188,6 @@ final class TracesByChanceTest extends TestCase
         return "{$trace->verdict->value}, mean ".Kept::figure($trace->mean->in(SpeedUnit::Rpm)).', swing '.Kept::figure($trace->swing).', beat '.Kept::figure($trace->beat?->inSeconds())
             .', runs '.Kept::figure($trace->runsFrom).' to '.Kept::figure($trace->runsTo).', step '.Kept::figure($trace->stepAt).' from '.Kept::figure($trace->noLoad?->in(SpeedUnit::Rpm)).' to '.Kept::figure($trace->loaded?->in(SpeedUnit::Rpm))
             .', fastest '.Kept::figure($trace->fastest->in(SpeedUnit::Rpm)).', sees '.Kept::figure($trace->shortestSeen->inSeconds()).', droop '.Kept::figure($trace->droop()).', class '.($trace->performanceClass()->value ?? 'none')
-            .($trace->isSampledWell() ? ', sampled well' : '').($trace->leavesPartOut() ? ', part left out' : '');
+            .($trace->isSampledWell() ? ', sampled well' : '').($trace->leavesPartOut ? ', part left out' : '');
     }
 }
