@@ -36,7 +36,7 @@ final class MachineController extends AbstractController
     #[Route('/machines/{machine}', name: 'machine', requirements: ['machine' => Address::NUMBER], methods: ['GET'])]
     public function look(#[MapEntity(mapping: ['machine' => 'id'])] Machine $machine): Response
     {
-        return $this->page($machine, '', null);
+        return $this->page($machine, [], null);
     }
 
     #[Route('/machines/{machine}/notes', name: 'machine_note', requirements: ['machine' => Address::NUMBER], methods: ['POST'])]
@@ -47,7 +47,7 @@ final class MachineController extends AbstractController
         $text = $this->button->text($request, 'text');
         $topic = LifeTopic::tryFrom($this->button->text($request, 'topic')) ?? LifeTopic::Other;
         if ('' === $text || mb_strlen($text) > LifeNote::LONGEST) {
-            return $this->page($machine, $text, 'Say what is known, in 1 to 200 characters.');
+            return $this->page($machine, ['text' => $text], 'Say what is known, in 1 to 200 characters.');
         }
         $this->once->run($key, $member->getId(), function () use ($machine, $topic, $text, $member): null {
             $this->entities->persist(new LifeNote($machine, $topic, $text, $member, $this->clock->now()));
@@ -81,9 +81,7 @@ final class MachineController extends AbstractController
         try {
             $hours = '' === $typed ? null : DecimalText::within($typed, ...self::HOURS);
         } catch (Refusal $refusal) {
-            $this->addFlash('refused', $this->words->refusal($refusal));
-
-            return $this->redirectToRoute('machine', ['machine' => $machine->getId()], Response::HTTP_SEE_OTHER);
+            return $this->page($machine, ['hours' => $typed], $this->words->refusal($refusal));
         }
         $this->once->run($key, $member->getId(), static function () use ($machine, $hours): null {
             $machine->runs($hours);
@@ -101,7 +99,8 @@ final class MachineController extends AbstractController
         return $this->redirectToRoute('machine', ['machine' => $machine->getId()], Response::HTTP_SEE_OTHER);
     }
 
-    private function page(Machine $machine, string $typed, ?string $problem): Response
+    /** @param array<string, string> $typed into the field that was refused */
+    private function page(Machine $machine, array $typed, ?string $problem): Response
     {
         return $this->render('life/machine.html.twig', ['life' => $this->lives->of($machine), 'typed' => $typed, 'problem' => $problem], new Response(status: null === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }

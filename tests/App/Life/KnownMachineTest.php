@@ -97,11 +97,13 @@ final class KnownMachineTest extends ShedTestCase
         $this->browser->followRedirect();
         self::assertSelectorNotExists('[data-note]');
         $this->post($at.'/hours', ['hours' => 'many']);
-        $this->browser->followRedirect();
-        self::assertResponseIsSuccessful();
+        self::assertResponseStatusCodeSame(422);
+        self::assertInputValueSame('hours', 'many');
         $this->post($at.'/hours', ['hours' => '120']);
         self::assertSame(120.0, $this->again($first)->getMachine()->getHoursAYear());
         $this->post($at.'/hours', ['hours' => '8761']);
+        self::assertInputValueSame('hours', '8761', 'what was typed is not lost');
+        $this->assertSays('allowed is 0 to 8760 h');
         self::assertSame(120.0, $this->again($first)->getMachine()->getHoursAYear(), 'a year has no more');
         $this->post($at.'/hours', ['hours' => '8760']);
         self::assertSame(8760.0, $this->again($first)->getMachine()->getHoursAYear());
