@@ -58,6 +58,8 @@
             event.detail.elt.closest?.('form')?.setAttribute('aria-busy', 'true');
         }
     });
+    // Where only an answer changed, its form is still there.
+    document.addEventListener('htmx:afterRequest', (event) => event.detail.elt.closest?.('form[data-at-once]')?.removeAttribute('aria-busy'));
 
     // --- Two taps at once: both are recorded, but the answer that comes last may be the older one, so the page is asked for again.
 
@@ -334,6 +336,9 @@
     };
     document.addEventListener('htmx:afterSwap', (event) => {
         const main = document.getElementById('main');
+        if (event.target.id === 'calc-answer') {
+            document.getElementById('heard').textContent = event.target.querySelector('.verdict').textContent.trim();
+        }
         if (event.detail.target.id === 'main' || event.target.id === 'main') {
             arrive(main);
             lookAt(main, event.detail.requestConfig?.verb === 'post');

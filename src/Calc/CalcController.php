@@ -31,6 +31,9 @@ final class CalcController extends AbstractController
 {
     private const NAME = '[a-z]+(?:-[a-z]+)*';
 
+    /** What fields say of themselves that show no fault: they stay as they are where the next edit shows none either. */
+    private const FIELDS_STAND = 'Fields-Stand';
+
     /**
      * @param \Closure(): ClosedActs   $closed  asked within a job only
      * @param \Closure(): RecordReader $records
@@ -64,16 +67,16 @@ final class CalcController extends AbstractController
     public function calculate(string $name, Request $request, ?Job $job = null): Response
     {
         $calculation = $this->named($name);
-        $looked = null === $job ? [] : $this->forms->looked($calculation, $job);
-        $known = null === $job ? [] : $this->forms->known($calculation, $job);
-        $form = $this->forms->form($calculation, $looked, $job, $known);
         // Opened bare, the page answers with what it knows already; complete or not, nothing is refused yet.
         $given = $request->query->all();
+        $looked = null === $job || [] !== $given ? [] : $this->forms->looked($calculation, $job);
+        $known = null === $job ? [] : $this->forms->known($calculation, $job);
+        $form = $this->forms->form($calculation, $looked, $job, $known);
         if ([] !== $given) {
             $form->submit($given);
         }
 
-        return $this->page($calculation, $form, $looked, $job, $known);
+        return $this->page($calculation, $form, $looked, $job, $known, $request->headers->has(self::FIELDS_STAND));
     }
 
     #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => Address::NUMBER, 'name' => self::NAME], methods: ['POST'])]
@@ -82,14 +85,13 @@ final class CalcController extends AbstractController
     {
         $key = $button->check($request);
         $calculation = $this->named($name);
-        $looked = $this->forms->looked($calculation, $job);
-        $form = $this->forms->form($calculation, $looked, $job);
+        $form = $this->forms->form($calculation, [], $job);
         $form->submit($request->getPayload()->all());
         $known = $this->forms->known($calculation, $job);
         $more = self::untyped($known, $form);
         $answer = $this->forms->answer($calculation, $form, $more);
         if (!$answer instanceof Answer) {
-            return $this->page($calculation, $form, $looked, $job, $known);
+            return $this->page($calculation, $form, [], $job, $known);
         }
         $recorder->observe($job, $member, $key, $answer->findings, worked: new WorkedOut($name, $this->forms->plainInputs($calculation, $form, $more)));
         $this->addFlash('saved', 'Saved.');
@@ -99,27 +101,32 @@ final class CalcController extends AbstractController
 
     /**
      * @param FormInterface<array<string, mixed>> $form
-     * @param array<string, FoundFigure>          $looked
+     * @param array<string, FoundFigure>          $looked asked of what is not filled in yet
      * @param array<string, mixed>                $known
      */
-    private function page(Calculation $calculation, FormInterface $form, array $looked, ?Job $job, array $known = []): Response
+    private function page(Calculation $calculation, FormInterface $form, array $looked, ?Job $job, array $known, bool $fieldsStand = false): Response
     {
         $answer = $this->forms->answer($calculation, $form, self::untyped($known, $form));
+        $fieldsStand = $fieldsStand && $form->isSubmitted() && null !== $answer;
         $page = new CalcPage(
             $calculation,
-            $form->createView(),
+            $fieldsStand ? null : $form->createView(),
             $answer instanceof Answer ? $answer : null,
             $answer instanceof Refusal ? $this->words->refusal($answer) : null,
             null === $job ? null : ($this->closed)()->in($job, $calculation->act()),
             $this->forms->asTyped($form),
-            $form->isSubmitted() ? [] : array_diff_key($looked, $known),
+            array_diff_key($looked, $known),
             $form->isSubmitted() ? [] : array_keys($known),
             null === $job || null === $calculation->act() ? [] : Measurement::pair(($this->records)()->ofJob($job)->case(), $calculation->act()),
         );
 
-        return $this->render('calc/calc.html.twig', ['calc' => $page, 'calc_words' => $this->calcWords, 'job' => $job], new Response(
-            status: $form->isSubmitted() && null === $page->answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK,
-        ));
+        $response = new Response(status: $form->isSubmitted() && null === $page->answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK);
+        $response->setVary(self::FIELDS_STAND);
+        if ($fieldsStand) {
+            $response->headers->add(['HX-Retarget' => '#calc-answer', 'HX-Reselect' => '#calc-answer', 'HX-Reswap' => 'outerHTML show:none']);
+        }
+
+        return $this->render($fieldsStand ? 'calc/edit.html.twig' : 'calc/calc.html.twig', ['calc' => $page, 'calc_words' => $this->calcWords, 'job' => $job], $response);
     }
 
     /**

@@ -18,7 +18,8 @@ final readonly class CalcPage
      */
     public function __construct(
         public Calculation $calculation,
-        public FormView $form,
+        /** Null where only what an edit changes is shown. */
+        public ?FormView $form,
         public ?Answer $answer,
         /** Why there is no answer, in a sentence; null when there is one, or nothing was given yet. */
         public ?string $refusal,

@@ -37,8 +37,18 @@ test('a slip is answered at its field and nothing typed is lost', async ({ page 
     await expect(page.getByText('“a lot” is not a number.')).toBeVisible();
     await expect(page.getByLabel('Air held')).toHaveValue('a lot');
     await page.getByLabel('Air held').fill('60');
+    await page.getByLabel('Air held').press('Tab');
+    await expect(verdict(page)).toContainText('40 % leaks');
+    // Without a fault only the answer is exchanged: it is said aloud, and whoever types keeps the very field.
+    const field = await page.getByLabel('Air held').elementHandle();
     await pick(page, 'Breather or filler');
     await expect(verdict(page)).toContainText('40 % leaks, give or take 1.2 %. Too much, and it points to the rings.');
+    expect(await field.evaluate((node) => node.isConnected)).toBe(true);
+    await expect(page.locator('#heard')).toContainText('it points to the rings');
+    await expect(page.locator('.calc-form')).not.toHaveAttribute('aria-busy');
+    await page.getByLabel('Air held').fill('plenty');
+    await page.getByLabel('Air held').press('Tab');
+    await expect(page.getByText('“plenty” is not a number.')).toBeVisible();
     await expectAccessible(page);
 });
 
