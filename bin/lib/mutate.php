@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use AwakeShed\Tests\Core\FiguresOfPracticeTest;
 use PhpParser\Node;
 use PhpParser\NodeTraverser;
 use PhpParser\NodeVisitorAbstract;
@@ -209,9 +210,9 @@ foreach ($drawn as $key) {
     $name = substr($mutant->file, strlen($root) + 1);
     $code = (string) file_get_contents($mutant->file);
     $classes = array_keys($tests[$name][$mutant->line] ?? []);
-    // A constant is no line that runs: whatever touches its file may notice.
+    // A constant is no line that runs: the copy of all of them may notice, and whatever touches its file.
     if ([] === $classes) {
-        $classes = array_keys(array_merge([], ...array_values($tests[$name] ?? [])));
+        $classes = [FiguresOfPracticeTest::class, ...array_keys(array_merge([], ...array_values($tests[$name] ?? [])))];
     }
     file_put_contents($mutant->file, substr_replace($code, $mutant->instead, $mutant->from, $mutant->to - $mutant->from));
     try {
