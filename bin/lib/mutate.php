@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use AwakeShed\Tests\App\FiguresOfTheShedTest;
 use AwakeShed\Tests\Core\FiguresOfPracticeTest;
 use PhpParser\Node;
 use PhpParser\NodeTraverser;
@@ -212,7 +213,7 @@ foreach ($drawn as $key) {
     $classes = array_keys($tests[$name][$mutant->line] ?? []);
     // A constant is no line that runs: the copy of all of them may notice, and whatever touches its file.
     if ([] === $classes) {
-        $classes = [FiguresOfPracticeTest::class, ...array_keys(array_merge([], ...array_values($tests[$name] ?? [])))];
+        $classes = ['app' === $part ? FiguresOfTheShedTest::class : FiguresOfPracticeTest::class, ...array_keys(array_merge([], ...array_values($tests[$name] ?? [])))];
     }
     file_put_contents($mutant->file, substr_replace($code, $mutant->instead, $mutant->from, $mutant->to - $mutant->from));
     try {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core;
 
+use AwakeShed\Tests\Figures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -15,51 +16,26 @@ use PHPUnit\Framework\TestCase;
  */
 final class FiguresOfPracticeTest extends TestCase
 {
-    private const CORE = __DIR__.'/../../core/';
     private const COPIES = __DIR__.'/Figures/';
 
-    /** @return iterable<string, array{list<string>}> what the classes of a folder say, a class a line */
+    /** @return iterable<string, array{string, list<string>}> */
     public static function folders(): iterable
     {
-        $folders = [];
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::CORE, \FilesystemIterator::SKIP_DOTS)) as $file) {
-            \assert($file instanceof \SplFileInfo);
-            $path = substr($file->getPathname(), \strlen(self::CORE), -\strlen('.php'));
-            $class = 'AwakeShed\Core\\'.strtr($path, '/', '\\');
-            if ('php' !== $file->getExtension() || !(class_exists($class) || interface_exists($class))) {
-                continue;
-            }
-            $said = [];
-            foreach ((new \ReflectionClass($class))->getReflectionConstants() as $constant) {
-                if (!$constant->isEnumCase() && $constant->getDeclaringClass()->getName() === $class) {
-                    $value = $constant->getValue();
-                    // A file of the project is wherever the project is.
-                    $said[$constant->getName()] = \is_string($value) ? str_replace(\dirname(__DIR__, 2).'/', '', $value) : $value;
-                }
-            }
-            if ([] !== $said) {
-                [$folder, $name] = explode('/', $path, 2) + [1 => $path];
-                $folders[$name === $path ? 'Core' : $folder][$name] = $said;
-            }
-        }
-        foreach ($folders as $folder => $classes) {
-            ksort($classes);
-            yield $folder => [TableRows::of($classes)];
+        foreach (Figures::of(__DIR__.'/../../core/', 'AwakeShed\Core\\', static fn (): bool => true) as $folder => $says) {
+            yield $folder => [self::COPIES.$folder.'.txt', $says];
         }
     }
 
     /** @param list<string> $says */
     #[DataProvider('folders')]
-    public function testTheFiguresOfAFolderAreThoseOfItsCopy(array $says): void
+    public function testTheFiguresOfAFolderAreThoseOfItsCopy(string $copy, array $says): void
     {
-        $copy = self::COPIES.$this->dataName().'.txt';
         self::assertFileExists($copy);
-        self::assertSame(explode("\n", rtrim((string) file_get_contents($copy))), $says);
+        self::assertSame(Figures::copied($copy), $says);
     }
 
     public function testNoCopyIsOfAFolderThatIsGone(): void
     {
-        $copies = array_map(static fn (string $copy): string => basename($copy, '.txt'), array_filter((array) glob(self::COPIES.'*.txt'), is_string(...)));
-        self::assertEqualsCanonicalizing(array_keys(iterator_to_array(self::folders())), $copies);
+        self::assertEqualsCanonicalizing(array_keys([...self::folders()]), Figures::copies(self::COPIES));
     }
 }
