@@ -50,13 +50,13 @@ final readonly class AccessPlace
     /** @return float min to open and close it on this machine */
     public function minutes(CaseFile $case): float
     {
-        return (float) ($this->school($case)['minutes'] ?? $this->minutes[$case->machine->kind->value] ?? $this->minutes['any'] ?? 0);
+        return (float) ($this->school($case)['minutes'] ?? $this->minutes[$case->machine->kind->value] ?? $this->minutes['any']);
     }
 
     /** @return list<string> what comes off */
     public function parts(CaseFile $case): array
     {
-        return $this->school($case)['parts'] ?? $this->parts[$case->machine->kind->value] ?? $this->parts['any'] ?? [];
+        return $this->school($case)['parts'] ?? $this->parts[$case->machine->kind->value] ?? $this->parts['any'];
     }
 
     /** @return float min of the test's own that fall away once it is open */

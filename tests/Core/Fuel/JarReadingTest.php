@@ -91,6 +91,18 @@ final class JarReadingTest extends TestCase
         self::assertArrayHasKey('half_width_percent', $ethanol->measured);
     }
 
+    public function testASmellSaidElsewhereCountsOnlyWhereNobodySaidItHere(): void
+    {
+        $said = JarReading::fromArray(self::FULL);
+        self::assertSame(FuelSmell::Stale, $said->smelling(FuelSmell::Varnish)->look->smell);
+        self::assertSame(FuelSmell::Stale, $said->smelling(null)->look->smell);
+        $unsaid = JarReading::fromArray(['look' => ['clarity' => 'hazy', 'colour' => 'amber', 'specks' => ['dirt']]]);
+        $smelled = $unsaid->smelling(FuelSmell::Varnish);
+        self::assertSame(FuelSmell::Varnish, $smelled->look->smell);
+        self::assertEquals([$unsaid->look->clarity, $unsaid->look->colour, $unsaid->look->specks], [$smelled->look->clarity, $smelled->look->colour, $smelled->look->specks]);
+        self::assertNull($unsaid->smelling(null)->look->smell);
+    }
+
     /** Jars as nobody reads them, and all that is made of them. */
     public function testJarsByChanceSayWhatTheySaid(): void
     {

@@ -20,11 +20,6 @@ final class ChoiceTest extends TestCase
 {
     use Refuses;
 
-    /**
-     * By hand, at 60 $ an hour and 40 $ a comeback: replacing costs 45 + 30 = 75 a try and works 19 times in 20, so
-     * (75 + 0.05·40)/0.95 = 81.05 on the average. A kit costs 12 + 60 = 72 and works 2 times in 5:
-     * 72 + 0.6·(81.05 + 40) = 144.63. Cleaning costs 3 + 45 = 48 and works 4 times in 5: 48 + 0.2·121.05 = 72.21.
-     */
     public function testNoShareIsMoreThanAll(): void
     {
         foreach ([[1.0, 1.0], [2.0, 5.0], [0.5, 0.5], [40.0, 1.0]] as [$a, $b]) {
@@ -33,6 +28,11 @@ final class ChoiceTest extends TestCase
         }
     }
 
+    /**
+     * By hand, at 60 $ an hour and 40 $ a comeback: replacing costs 45 + 30 = 75 a try and works 19 times in 20, so
+     * (75 + 0.05·40)/0.95 = 81.05 on the average. A kit costs 12 + 60 = 72 and works 2 times in 5:
+     * 72 + 0.6·(81.05 + 40) = 144.63. Cleaning costs 3 + 45 = 48 and works 4 times in 5: 48 + 0.2·121.05 = 72.21.
+     */
     public function testExpectedCostsWorkedByHand(): void
     {
         $choice = self::choice(cleaning: Beta::shaped(800, 200), kit: Beta::shaped(400, 600), replacing: Beta::shaped(950, 50));
@@ -58,6 +58,11 @@ final class ChoiceTest extends TestCase
         $known = static fn (int $jobs): Choice => self::choice(cleaning: Beta::worth(0.75, 8)->seen((int) (0.8 * $jobs), (int) (0.2 * $jobs)), kit: Beta::worth(0.4, 8), replacing: Beta::worth(0.95, 8)->seen((int) (0.95 * $jobs), (int) (0.05 * $jobs)));
         self::assertTrue($known(0)->isTossUp());
         self::assertFalse($known(1000)->isTossUp());
+        // Two ways can be as near to one another as three; one is near to nothing.
+        $replacing = new WayOdds(Way::Replace, Money::dollars(45), Duration::of(0.5, DurationUnit::Hour), Beta::worth(0.95, 8));
+        $cleaning = new WayOdds(Way::Clean, Money::dollars(3), Duration::of(0.75, DurationUnit::Hour), Beta::worth(0.75, 8));
+        self::assertTrue(Choice::between([$cleaning, $replacing], Money::dollars(60), Money::dollars(40))->isTossUp());
+        self::assertFalse(Choice::between([$replacing], Money::dollars(60), Money::dollars(40))->isTossUp());
     }
 
     public function testTheMachinesWorthIsTheCeiling(): void

@@ -17,6 +17,7 @@ final class BladeTrackTest extends TestCase
     #[TestWith([20.0, 22.4, 0.5, true], 'just within, error and all')]
     #[TestWith([20.0, 23.0, 0.5, null], 'the readings cannot tell')]
     #[TestWith([20.0, 23.0, 0.0, true], 'with a better rule they can')]
+    #[TestWith([50.0, 53.175, 0.0, true], 'an eighth of an inch to a hair')]
     #[TestWith([26.0, 20.0, 0.5, false], 'a quarter of an inch, either way round')]
     public function testTellsABentShaftFromAStraightOne(float $one, float $other, float $error, ?bool $isTrue): void
     {

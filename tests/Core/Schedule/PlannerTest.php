@@ -40,6 +40,32 @@ final class PlannerTest extends TestCase
         self::assertCount(2, $plan->unplanned);
     }
 
+    /** What is sorted as a job shop must be one: its search knows no gap that may not be long, no batch, no opening, no second way. */
+    public function testAJobShopIsOneInEveryRespect(): void
+    {
+        [$shop] = Problems::jobShop('ft06');
+        $turns = $shop->asWritten();
+        $is = static fn (Problem $problem): bool => JobShop::is(new Instance($problem));
+        $with = static fn (Operation ...$more): Problem => $shop->changed(operations: [...$turns, ...array_values($more)]);
+        $machine = static fn (SharedResource $instead): Problem => $shop->changed(resources: array_map(static fn (SharedResource $one): SharedResource => $one->id === $instead->id ? $instead : $one, $shop->resources));
+
+        self::assertTrue($is($shop));
+        self::assertTrue($is($with(new Operation('more', 'j0', 3, [['m1', 1]], after: ['j0.5']))));
+        self::assertFalse($is(new Problem(Objective::WeightedTardiness, 1, 20, $shop->resources, $shop->jobs, $turns)), 'a promise counts');
+        self::assertFalse($is($with(new Operation('soon', 'j0', 3, [['m1', 1]], after: ['j0.5'], atMostAfter: 10))), 'one that may not wait');
+        self::assertFalse($is($with(new Operation('never', 'j0', 3, [['m1', 1]], after: ['never']))), 'one that cannot be planned');
+        self::assertFalse($is($with(new Operation('either', 'j0', 3, oneOf: [['m0'], ['m1']], after: ['j0.5']))), 'one with two ways');
+        self::assertFalse($is($with(new Operation('both', 'j0', 3, [['m0', 1], ['m1', 1]], after: ['j0.5']))), 'one on two machines');
+        self::assertFalse($is($with(new Operation('set', 'j0', 3, [['m0', 1]], after: ['j0.5'], pinned: 900))), 'one that is set at a time');
+        self::assertFalse($is($with(new Operation('joins', 'j0', 3, [['m0', 1]], after: ['j0.5', 'j0.1']))), 'one that waits for two');
+        self::assertFalse($is($with(new Operation('forks', 'j0', 3, [['m0', 1]], after: ['j0.1']))), 'one of two that wait');
+        self::assertFalse($is($machine(new SharedResource('m2', false, 2, Openings::always()))), 'a machine with room for two');
+        self::assertFalse($is($machine(new SharedResource('m2', false, 1, Openings::of([[0, 500], [600, 9000]])))), 'a machine that rests');
+        self::assertFalse($is($machine(new SharedResource('m2', false, 1, Openings::always(), 10))), 'a machine of batches');
+        self::assertFalse($is($shop->changed(operations: [$turns[0]])), 'a single piece');
+        self::assertTrue($is($shop->changed(operations: [$turns[0], $turns[1]])));
+    }
+
     /** A job that comes back to a machine makes no circle there, and is planned as well as by trying all. */
     public function testJobsThatComeBackToAMachineArePlannedAsWellAsByTryingAll(): void
     {

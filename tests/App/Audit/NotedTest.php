@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\Tests\App\Audit;
+
+use AwakeShed\App\Account\Role;
+use AwakeShed\App\Audit\Deed;
+use AwakeShed\Tests\App\ShedTestCase;
+
+final class NotedTest extends ShedTestCase
+{
+    public function testWhatIsTakenAwayIsNotedAndWhatIsLookedAtIsNot(): void
+    {
+        $owner = $this->member(Role::Owner);
+        $this->signInAs($owner);
+        $job = '/jobs/'.$this->job()->getId();
+        $taken = ['/waste.csv', '/oil.csv', '/plan.csv', $job.'/case.json', '/shop.zip', '/owners.json?name=Cabin%204'];
+        foreach ([...$taken, '/', $job, '/case.schema.json', '/spec-book.schema.json', $job.'/line.svg', '/plan.svg', '/nothing.csv'] as $page) {
+            $this->browser->request('GET', $page);
+            // What is streamed is noted when its headers go out, and read to its end here.
+            $this->browser->getInternalResponse()->getContent();
+        }
+        self::assertSame(array_map(static fn (string $page): array => [$owner->getId(), (string) parse_url($page, \PHP_URL_PATH)], $taken), array_map(array_values(...), self::entities()->getConnection()->fetchAllAssociative('SELECT member_id, subject FROM audit_note WHERE what = ? ORDER BY id', [Deed::Exported->value])));
+    }
+
+    public function testWhatMayNotBeDoneIsNotedWithWhoWantedTo(): void
+    {
+        $apprentice = $this->member(Role::Apprentice);
+        $this->signInAs($apprentice);
+        $this->browser->request('GET', '/people');
+        self::assertResponseStatusCodeSame(403);
+        $this->browser->request('GET', '/no-such-page');
+        self::assertResponseStatusCodeSame(404);
+        self::assertSame([[$apprentice->getId(), 'GET /people']], array_map(array_values(...), self::entities()->getConnection()->fetchAllAssociative('SELECT member_id, subject FROM audit_note WHERE what = ? ORDER BY id', [Deed::Refused->value])));
+    }
+}
