@@ -132,6 +132,6 @@ final class SecondFactorController extends AbstractController
     /** @return list<string> 40 bits each, in two groups that are easily typed */
     private static function recoveryCodes(): array
     {
-        return array_map(static fn (): string => strtolower(substr(Totp::base32(random_bytes(5)), 0, 4).'-'.substr(Totp::base32(random_bytes(5)), 0, 4)), range(1, self::RECOVERY_CODES));
+        return array_map(static fn (): string => implode('-', str_split(strtolower(Totp::base32(random_bytes(5))), 4)), range(1, self::RECOVERY_CODES));
     }
 }

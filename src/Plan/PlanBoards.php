@@ -112,7 +112,7 @@ final readonly class PlanBoards
      */
     private static function names(array $hands, array $people): string
     {
-        return implode(', ', array_map(static fn (string $one): string => ($people[Workplace::memberOf($one) ?? 0] ?? null)->name ?? '', $hands));
+        return implode(', ', array_map(static fn (string $one): string => $people[Workplace::memberOf($one) ?? 0]->name ?? '', $hands));
     }
 
     /** As `modify` would say, for a fifth of its price: a plan has hundreds of moments. */

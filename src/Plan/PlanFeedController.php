@@ -47,7 +47,7 @@ final class PlanFeedController extends AbstractController
                 'SUMMARY' => $this->words->piece($item->kind).': '.$item->job->label,
                 'STATUS' => $item->isLikely ? 'TENTATIVE' : 'CONFIRMED',
                 'URL' => $this->generateUrl('job', ['job' => $item->job->id], UrlGeneratorInterface::ABSOLUTE_URL),
-            ], false));
+            ]));
         }
 
         return new Response($calendar->serialize(), headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="work.ics"', 'Cache-Control' => 'no-store, private']);

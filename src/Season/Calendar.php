@@ -45,7 +45,7 @@ final readonly class Calendar
             'SUMMARY' => $summary,
             'DESCRIPTION' => $description,
             'TRANSP' => 'TRANSPARENT',
-        ], false);
+        ]);
         $event->add('DTSTART', $day->format('Ymd'), ['VALUE' => 'DATE']);
         $event->add('DTEND', $day->modify('+1 day')->format('Ymd'), ['VALUE' => 'DATE']);
         $calendar->add($event);
