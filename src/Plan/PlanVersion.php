@@ -17,6 +17,7 @@ use Doctrine\ORM\Mapping as ORM;
  * @phpstan-type Save array{what: string, whose: string, saved: int, kept: list<string>}
  */
 #[ORM\Entity(repositoryClass: PlanVersionRepository::class)]
+#[ORM\Index(name: 'plan_of_shop', columns: ['shop_id'])]
 class PlanVersion implements BelongsToShop
 {
     use OfShop;

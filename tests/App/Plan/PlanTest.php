@@ -17,6 +17,7 @@ use AwakeShed\App\Plan\PlanBoards;
 use AwakeShed\App\Plan\PlanItem;
 use AwakeShed\App\Plan\Plans;
 use AwakeShed\App\Plan\PlanVersion;
+use AwakeShed\App\Plan\PlanVersionRepository;
 use AwakeShed\App\Plan\Workplace;
 use AwakeShed\App\Wait\Wait;
 use AwakeShed\App\Wait\WaitKind;
@@ -419,6 +420,21 @@ final class PlanTest extends ShedTestCase
         self::entities()->flush();
 
         return $job;
+    }
+
+    /** Numbers are shared with other shops, and on three nodes every third is used: what is kept is counted, not reckoned. */
+    public function testAsManyPlansAreKeptOfThisShopHoweverManyOthersMake(): void
+    {
+        $versions = self::service(PlanVersionRepository::class);
+        $database = self::entities()->getConnection();
+        $at = new \DateTimeImmutable('2026-06-09 09:00 UTC');
+        $of = static fn (int $shop): int => (int) (is_numeric($count = $database->fetchOne('SELECT COUNT(*) FROM plan_version WHERE shop_id = ?', [$shop])) ? $count : -1);
+        for ($n = 1; $n <= 103; ++$n) {
+            $versions->keep(new PlanVersion($at, [], [], [], [], [], $at));
+            $database->executeStatement("INSERT INTO plan_version (begins_at, problem, plan, odds, savings, changes, made_at, shop_id) SELECT '2026-06-09', '{}', '{}', '{}', '{}', '{}', '2026-06-09', 77 FROM seq_1_to_2");
+            self::assertSame(min(100, $n), $of(1), "after $n");
+        }
+        self::assertSame(206, $of(77));
     }
 
     private function replanned(): PlanBoard
