@@ -110,7 +110,7 @@ final readonly class Planner
         }
         usort($placed, static fn (Placed $one, Placed $other): int => [$one->start, $one->end, strcmp($one->operation->id, $other->operation->id)] <=> [$other->start, $other->end, 0]);
         // A bound for all jobs is none for those that found room.
-        $done = new Plan($instance->problem, $placed, $unplanned, $isShort || ([] !== $instance->unplannable && Objective::Makespan !== $instance->problem->objective) ? 0 : $bound, false);
+        $done = new Plan($instance->problem, $placed, $unplanned, $isShort || ([] !== $instance->unplannable && Objective::Makespan !== $instance->problem->objective) ? 0 : $bound);
         $isProved = ($isProved && !$isShort) || $done->value() === $done->lowerBound;
 
         return new Plan($instance->problem, $placed, $unplanned, $isProved ? $done->value() : $done->lowerBound, $isProved);

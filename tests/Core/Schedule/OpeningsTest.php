@@ -84,7 +84,8 @@ final class OpeningsTest extends TestCase
         if (!\in_array($start, $open, true)) {
             return null;
         }
-        for ($minute = $start, $left = $minutes; $left > 0; ++$minute) {
+        $minute = $start;
+        for ($left = $minutes; $left > 0; ++$minute) {
             if (\in_array($minute, $open, true)) {
                 --$left;
             } elseif (!$splits || $minute > self::LAST) {
