@@ -6,8 +6,11 @@ namespace AwakeShed\Tests\Core\Evidence;
 
 use AwakeShed\Core\Evidence\CaseFormat;
 use AwakeShed\Core\Evidence\CaseProblem;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\EventFormat;
+use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\PutRight;
+use AwakeShed\Core\Evidence\UnknownWord;
 use AwakeShed\Core\Evidence\UnreadableCase;
 use AwakeShed\Core\Evidence\Vocabulary;
 use PHPUnit\Framework\TestCase;
@@ -33,6 +36,45 @@ final class CaseFormatTest extends TestCase
     {
         $format = new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped()));
         self::assertEquals(self::DOCUMENT, $format->write($format->read(self::DOCUMENT)));
+    }
+
+    public function testEveryFactOfAMachineIsReadAndWritten(): void
+    {
+        $format = new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped()));
+        $facts = ['kind' => 'snowblower', 'cycle' => 'two_stroke', 'displacement_cc' => 208.0, 'compression_ratio' => 8.0, 'compression_release' => true, 'feed' => 'pump', 'choke' => 'manual', 'oil_ml' => 600.0, 'tank_ml' => 2700.0, 'blade_mm' => 530.0, 'governed_rpm' => 3600.0, 'spoken_for' => '2026-12-01', 'cylinders' => 2, 'electric_start' => true, 'maker' => 'Tarnsmith', 'model' => 'T', 'type' => 'two-stage', 'serial' => '7', 'plug' => 'P1', 'filter' => 'F2'];
+        foreach ([$facts, ['electric_start' => false, 'compression_release' => false, 'cylinders' => 1] + $facts, ['kind' => 'mower', 'cycle' => 'four_stroke']] as $machine) {
+            $document = ['format' => 'awake-shed/case', 'version' => 1, 'machine' => $machine, 'findings' => [['done' => 'crankcase.drained', 'measured' => ['ml' => 700], 'by' => 'hand'], ['done' => 'bowl.off']]];
+            self::assertEquals($document, $format->write($format->read($document)));
+        }
+        // What is no number, no word and no yes or no says nothing.
+        $case = $format->read(['format' => 'awake-shed/case', 'version' => 1, 'machine' => ['kind' => 'mower', 'oil_ml' => 'much', 'feed' => 3, 'maker' => 7, 'electric_start' => 'yes']]);
+        self::assertEquals(['kind' => 'mower', 'cycle' => 'four_stroke', 'electric_start' => false], CaseFormat::machineToArray($case->machine));
+    }
+
+    public function testWhatIsWrittenOfAnEventIsOneThingOrNothing(): void
+    {
+        $events = new EventFormat(Vocabulary::shipped());
+        self::assertNull($events->read([]));
+        self::assertNull($events->read(['test' => 'look.plug']));
+        self::assertNull($events->read(['test' => 'look.plug', 'outcome' => true]));
+        self::assertNull($events->read(['test' => 'look.plug', 'outcome' => [true, 3]]));
+        self::assertEquals(Finding::observed('look.plug', 'dry', 'gas_wet'), $events->read(['test' => 'look.plug', 'outcome' => ['dry', 3, 'gas_wet']]));
+        self::assertEquals(Finding::number('claim.idle_months', 2.5), $events->read(['test' => 'claim.idle_months', 'outcome' => 2.5, 'measured' => 'nothing']));
+        self::assertEquals(Finding::number('', 4), $events->read(['test' => 7, 'outcome' => 4]));
+        self::assertEquals(new PutRight('oil.low', ['why' => 'x']), $events->read(['put_right' => 'oil.low', 'why' => 'x', 'test' => 'look.plug', 'outcome' => 'dry', 'done' => 'bowl.off']));
+        self::assertEquals(new Done(Vocabulary::shipped()->act('bowl.off')), $events->read(['done' => 'bowl.off', 'put_right' => 3]));
+        $this->expectException(UnknownWord::class);
+        $events->read(['done' => 'bowl.thrown']);
+    }
+
+    public function testAPlaceIsPointedAtWhateverItsName(): void
+    {
+        try {
+            (new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped())))->read(['format' => 'awake-shed/case', 'version' => 1, 'machine' => ['kind' => 'mower'], 'schools' => ['needle_seat' => 'pray'], 'findings' => [['done' => 'crankcase.drained', 'measured' => ['ml' => -1]], ['test' => 'look.plug']], 'jars' => ['a~b/c' => ['layers' => ['height_mm' => 90, 'total_ml' => 10, 'lower_ml' => 20]]]]);
+            self::fail('It was read.');
+        } catch (UnreadableCase $unreadable) {
+            self::assertSame(['/schools/needle_seat', '/findings/0', '/findings/1', '/jars/a~0b~1c'], array_map(static fn (CaseProblem $problem): string => $problem->pointer, $unreadable->problems));
+        }
     }
 
     public function testKeepsTheOrderOfCures(): void
