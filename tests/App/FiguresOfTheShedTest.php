@@ -20,11 +20,14 @@ final class FiguresOfTheShedTest extends TestCase
     /** @return iterable<string, array{string, list<string>}> */
     public static function folders(): iterable
     {
-        $isNumber = static fn (mixed $value): bool => \is_int($value) || \is_float($value);
-        $hasNumbers = static fn (mixed $value): bool => \is_array($value) && [] !== array_filter($value, $isNumber);
-        foreach (Figures::of(__DIR__.'/../../src/', 'AwakeShed\App\\', static fn (mixed $value): bool => $isNumber($value) || $hasNumbers($value)) as $folder => $says) {
+        foreach (Figures::of(__DIR__.'/../../src/', 'AwakeShed\App\\', self::hasNumbers(...)) as $folder => $says) {
             yield $folder => [self::COPIES.$folder.'.txt', $says];
         }
+    }
+
+    private static function hasNumbers(mixed $value): bool
+    {
+        return \is_int($value) || \is_float($value) || (\is_array($value) && [] !== array_filter($value, self::hasNumbers(...)));
     }
 
     /** @param list<string> $says */
