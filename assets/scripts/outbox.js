@@ -302,8 +302,32 @@
             show();
         }
     });
+    // An edit that got no answer is asked once more when the line is back. What stands beside it is the answer to other figures.
+    const unanswered = new Set();
+    const leaveUnanswered = (form) => {
+        unanswered.add(form);
+        // As an answer would: whoever reloads finds what was typed.
+        history.replaceState(history.state, '', `${location.pathname}?${new URLSearchParams(new FormData(form))}`);
+        const main = document.getElementById('main');
+        main.dataset.unanswered = '';
+        main.querySelector('.verdict').className = 'verdict is-tone-plain';
+        main.querySelector('.verdict h2').textContent = words.wordsUnanswered;
+        document.getElementById('heard').textContent = words.wordsUnanswered;
+    };
+    document.addEventListener('htmx:afterSwap', (event) => {
+        if (event.target.id === 'calc-answer') {
+            unanswered.clear();
+            delete document.getElementById('main').dataset.unanswered;
+            // It came over the line, whatever the rest of the page came from.
+            delete document.getElementById('main').dataset.seenAt;
+            show();
+        }
+    });
     const onDeadLine = (event) => {
         const form = event.detail.elt.closest?.('form');
+        if (form?.matches('.calc-form')) {
+            leaveUnanswered(form);
+        }
         if (!form || !isChange(event)) {
             return;
         }
@@ -320,6 +344,9 @@
         event.target.tapped = event.submitter;
     }, true);
     setInterval(() => {
+        const asked = [...unanswered].filter((form) => form.isConnected);
+        unanswered.clear();
+        asked.forEach((form) => form.requestSubmit());
         const again = [...retried].filter(([form]) => form.isConnected);
         retried.clear();
         if (again.length > 0) {
@@ -397,6 +424,14 @@
         }
     };
 
+    /** A calculator as last seen may be another edit's; what this one says stands in the address. */
+    const fillFromAddress = (form) => {
+        const typed = [...new URLSearchParams(location.search)].map(([name, value]) => [name, value, form?.querySelector(`[name="${CSS.escape(name)}"]`)?.type === 'radio' ? true : null]);
+        if (form && fill(form, typed)) {
+            leaveUnanswered(form);
+        }
+    };
+
     window.outbox = {
         arrive(part) {
             improve(part.querySelector?.('#main') ? part : document);
@@ -404,6 +439,7 @@
             if (main.dataset.seenAt) {
                 // A page as last seen carries keys that may be used up by now.
                 freshKeys(main);
+                fillFromAddress(main.querySelector('.calc-form'));
             }
             show();
             introduce();

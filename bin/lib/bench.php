@@ -151,7 +151,7 @@ $calculators = [
 $bars = array_fill_keys(array_keys($calculators), 2.5);
 measure('The bench calculator, opened by its address', $calculators, $bars, $get, $statements, $processor);
 // As the page's own form asks, whose fields show no fault.
-curl_setopt($curl, \CURLOPT_HTTPHEADER, [...$headers, 'HX-Request: true', 'HX-Boosted: true', 'Fields-Stand: 1']);
+curl_setopt($curl, \CURLOPT_HTTPHEADER, [...$headers, 'HX-Request: true', 'HX-Boosted: true', 'Fields: stand']);
 measure('The bench calculator, an edit answered', $calculators, $bars, $get, $statements, $processor);
 curl_setopt($curl, \CURLOPT_HTTPHEADER, $headers);
 

@@ -31,8 +31,8 @@ final class CalcController extends AbstractController
 {
     private const NAME = '[a-z]+(?:-[a-z]+)*';
 
-    /** What fields say of themselves that show no fault: they stay as they are where the next edit shows none either. */
-    private const FIELDS_STAND = 'Fields-Stand';
+    /** Under it fields that show no fault say that they stand: they stay as they are where the next edit shows none either. */
+    private const FIELDS = 'Fields';
 
     /**
      * @param \Closure(): ClosedActs   $closed  asked within a job only
@@ -76,7 +76,7 @@ final class CalcController extends AbstractController
             $form->submit($given);
         }
 
-        return $this->page($calculation, $form, $looked, $job, $known, $request->headers->has(self::FIELDS_STAND));
+        return $this->page($calculation, $form, $looked, $job, $known, 'stand' === $request->headers->get(self::FIELDS));
     }
 
     #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => Address::NUMBER, 'name' => self::NAME], methods: ['POST'])]
@@ -121,7 +121,7 @@ final class CalcController extends AbstractController
         );
 
         $response = new Response(status: $form->isSubmitted() && null === $page->answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK);
-        $response->setVary(self::FIELDS_STAND);
+        $response->setVary(self::FIELDS);
         if ($fieldsStand) {
             $response->headers->add(['HX-Retarget' => '#calc-answer', 'HX-Reselect' => '#calc-answer', 'HX-Reswap' => 'outerHTML show:none']);
         }

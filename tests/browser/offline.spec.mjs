@@ -40,6 +40,33 @@ test('three taps on a dead line are there after a reload, say so at their place,
     expect(said.filter((text) => /Color of the oil|Body of the oil/.test(text)).map((text) => /Dark|Like oil|Black/.exec(text)[0])).toEqual(['Black', 'Like oil', 'Dark']);
 });
 
+test('an edit of a calculator keeps what was typed on a dead line, and is answered once the line is back', async ({ page, context }) => {
+    await signIn(page);
+    await underWorker(page);
+    await page.goto('/bench/leak-down');
+    await isKept(page, '/bench/leak-down');
+    const held = page.getByLabel('Air held');
+    const verdict = page.locator('.verdict h2');
+    await held.fill('80');
+    await held.press('Tab');
+    await expect(verdict).toContainText('20 % leaks');
+    await context.setOffline(true);
+    await held.fill('60');
+    await held.press('Tab');
+    await expect(verdict).toHaveText('No connection. The answer comes when it is back.');
+    await expect(held).toHaveValue('60');
+    await expect(page.locator('.workings')).toBeHidden();
+    // Over a reload, too: what was typed stands in the address.
+    await page.reload();
+    await expect(held).toHaveValue('60');
+    await expect(verdict).toHaveText('No connection. The answer comes when it is back.');
+    await context.setOffline(false);
+    await expect(verdict).toContainText('40 % leaks', { timeout: 15_000 });
+    await expect(page.locator('.workings')).toBeVisible();
+    await expect(page.locator('#offline')).toBeHidden();
+    await expect(held).toHaveValue('60');
+});
+
 test('open jobs are read without a line; a page never seen says so and names those that were', async ({ page, context }) => {
     await signIn(page);
     await underWorker(page);
