@@ -14,6 +14,7 @@ use AwakeShed\Core\Simulation\Dice;
 use AwakeShed\Core\Simulation\HiddenMachine;
 use AwakeShed\Core\Simulation\Simulation;
 use AwakeShed\Core\Simulation\SimulationResult;
+use AwakeShed\Core\Simulation\Snapshot;
 use AwakeShed\Core\Simulation\Tally;
 use AwakeShed\Core\Simulation\Worked;
 use AwakeShed\Core\Simulation\World;
@@ -141,6 +142,21 @@ final class SimulationTest extends TestCase
         self::assertSame([0.0, 0.75], array_column($calibration->table(), 'so'));
         self::assertSame([0.2, 0.8], array_column($calibration->table(), 'from'), 'by tenths');
         self::assertEqualsWithDelta([0.3, 0.9], array_column($calibration->table(), 'to'), 1e-12);
+        self::assertSame([0.0, 0.0, []], [(new Calibration())->expectedError(), (new Calibration())->brier(), (new Calibration())->table()]);
+        $sure = new Calibration();
+        $sure->add(1.0, true);
+        self::assertSame([0.9], array_column($sure->table(), 'from'), 'certainty is in the last tenth');
+    }
+
+    public function testWhatIsBelievedMostIsCountedByItselfAsWell(): void
+    {
+        $result = self::trial(12);
+        self::assertCount(\count($result->first->table()), array_filter($result->first->table(), static fn (array $row): bool => $row['count'] > 0));
+        self::assertSame(12, array_sum(array_column($result->first->table(), 'count')), 'one of each machine');
+        self::assertGreaterThan(20 * 12, array_sum(array_column($result->all->table(), 'count')));
+        $none = new SimulationResult();
+        $none->see(new Snapshot(3));
+        self::assertSame([[], []], [$none->first->table(), $none->all->table()]);
     }
 
     public function testDicePickInProportion(): void

@@ -15,6 +15,7 @@ use AwakeShed\Core\Trace\SpeedTrace;
 use AwakeShed\Core\Trace\SpeedVerdict;
 use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
+use AwakeShed\Tests\Kept;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -119,6 +120,32 @@ final class TachometerTest extends TestCase
         }
     }
 
+    /** What the samples of a ramp become: every form, one rate that is taken as it is and those that are brought down. */
+    public function testEveryFormOfSamplesIsBroughtDownToTheSame(): void
+    {
+        $lines = [];
+        foreach ([[1, 8, 'C'], [1, 16, 'v'], [1, 24, null], [1, 32, 'V'], [3, 32, 'g'], [0xFFFE, 16, 'v']] as [$kind, $bits, $letter]) {
+            foreach ([[1, 4000], [2, 8000], [1, 11_025], [8, 22_050], [1, 44_100], [2, 96_000], [1, 192_000]] as [$channels, $rate]) {
+                $frames = $rate + 5;
+                $bytes = '';
+                for ($n = 0; $n < $frames * $channels; ++$n) {
+                    $value = (int) round(100 * sin($n / 37)) + $n % 7;
+                    $bytes .= match (true) {
+                        'C' === $letter => pack('C', 128 + $value),
+                        'g' === $letter => pack('g', 0 === $n % 9001 ? \NAN : $value / 128),
+                        null === $letter => substr(pack('V', $value << 16), 1, 3),
+                        default => pack($letter, 'v' === $letter ? $value << 8 : $value << 24),
+                    };
+                }
+                $more = 0xFFFE === $kind ? pack('vvVv', 22, 16, 0, 1).str_repeat("\0", 14) : '';
+                $wav = 'RIFF'.pack('V', 0).'WAVELIST'.pack('V', 3)."odd\0".'fmt '.pack('VvvVVvv', 16 + \strlen($more), $kind, $channels, $rate, 0, 0, $bits).$more.'data'.pack('V', 0xFFFFFFF0).$bytes;
+                $sound = WavFile::read($wav);
+                $lines[] = "kind $kind, $bits bits, $channels times, $rate Hz: ".Kept::figure($sound->rate).' Hz, '.Kept::figure($sound->duration()).' s, '.Kept::summed($sound->samples);
+            }
+        }
+        Kept::is(__DIR__.'/../Kept/sound-forms.txt', $lines);
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function unreadable(): iterable
     {
@@ -128,6 +155,11 @@ final class TachometerTest extends TestCase
         yield 'a head without sound' => ['RIFF'.pack('V', 4).'WAVE', 'sound.no_wav'];
         yield 'compressed' => [$head(2, 4, 8000, 40_000), 'sound.format'];
         yield 'twelve bits' => [$head(1, 12, 8000, 40_000), 'sound.format'];
+        foreach (['no channel' => [0, 8000], 'nine channels' => [9, 8000], 'slower than a word' => [1, 3999], 'faster than a bat' => [1, 192_001]] as $name => [$channels, $rate]) {
+            yield $name => ['RIFF'.pack('V', 0).'WAVEfmt '.pack('VvvVVvv', 16, 1, $channels, $rate, 0, 2, 8).'data'.pack('V', 400_000).str_repeat("\0", 400_000), 'sound.format'];
+        }
+        yield 'an extended head that ends with the file' => ['RIFF'.pack('V', 0).'WAVEfmt '.pack('VvvVVvv', 16, 0xFFFE, 1, 8000, 16_000, 2, 16).'data'.pack('V', 0), 'sound.format'];
+        yield 'a hair less than a second' => [$head(1, 8, 8000, 7999), 'sound.too_short'];
         yield 'half a second' => [$head(1, 16, 8000, 8000), 'sound.too_short'];
         yield 'a chunk that ends beyond the file' => ['RIFF'.pack('V', 36).'WAVEfmt '.pack('V', 0xFFFFFFF0), 'sound.no_wav'];
     }

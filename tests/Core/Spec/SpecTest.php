@@ -54,6 +54,11 @@ final class SpecTest extends TestCase
         self::assertSame([0.08, FoundIn::Page], [$lash?->value->amount, $lash?->in]);
         self::assertSame(FoundIn::EngineClass, $lookup->find(SpecFigure::CompressionRatio)?->in);
         self::assertNull($lookup->find(SpecFigure::PumpFlow), 'a mower has no pump');
+        // Whether there are two is said of the machine, and is one of its figures.
+        $twin = Lookup::onPage(new MachineFacts(MachineKind::Mower, cylinders: 2), [], EngineClasses::shipped());
+        self::assertSame([2.0, FoundIn::Machine, SourceClass::Measured], [$twin->find(SpecFigure::Cylinders)?->value->amount, $twin->find(SpecFigure::Cylinders)?->in, $twin->find(SpecFigure::Cylinders)?->value->source]);
+        self::assertNotSame(FoundIn::Machine, $twin->find(SpecFigure::Oil)?->in);
+        self::assertNotSame(FoundIn::Machine, $lookup->find(SpecFigure::Cylinders)?->in);
         self::assertContains($oil?->value->figure, array_map(static fn ($looked) => $looked->value->figure, $lookup->all()));
     }
 
