@@ -103,12 +103,9 @@ final readonly class PhotoStore
         }
     }
 
-    /** Makes the small picture anew from the full one; false when that one is gone as well. */
+    /** Makes the small picture anew from the full one; false when that one is no picture any more. */
     public function mendSmall(string $file): bool
     {
-        if (!$this->photos->fileExists(PhotoSize::Full->value.'/'.$file)) {
-            return false;
-        }
         $full = @imagecreatefromstring($this->photos->read(PhotoSize::Full->value.'/'.$file));
         if (false === $full) {
             return false;

@@ -6,12 +6,14 @@ namespace AwakeShed\Tests\App\FuelTest;
 
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Evidence\Entry;
+use AwakeShed\App\FuelTest\ShiftInput;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Reader\Look;
 use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\Wait\WaitRepository;
 use AwakeShed\App\Waste\WasteRepository;
 use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Fuel\JarReading;
 use AwakeShed\Core\Fuel\JarSample;
 use AwakeShed\Tests\App\ShedTestCase;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
@@ -51,6 +53,22 @@ final class JarPageTest extends ShedTestCase
         $this->assertSays('this reading cannot tell on which side');
         self::assertSame('18,3 mL', $this->record($job)->jarEntry(JarSample::Tank)?->jarRead()?->asTyped['aqueous']);
         self::assertSame('68 °F', $this->record($job)->jarEntry(JarSample::Tank)->jarRead()->asTyped['at']);
+    }
+
+    public function testAShiftOfWhichAFigureIsMissingIsNone(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $whole = ['fuel' => '90', 'water' => '10', 'aqueous' => '18,3', 'at' => '68 °F', 'readingError' => '0.5'];
+        $input = ShiftInput::fromReading(JarReading::fromArray(['shift' => ['fuel_ml' => 90.0, 'water_ml' => 10.0, 'aqueous_ml' => 18.3, 'celsius' => 18.0, 'error_ml' => 0.5]]));
+        self::assertNotNull($input->appliedTo(JarReading::fromArray([]))->shift);
+        foreach (['fuel', 'water', 'aqueous', 'at'] as $missing) {
+            $this->read($job, 'shift', [$missing => ''] + $whole, refused: true);
+            self::assertNull($this->record($job)->jarEntry(JarSample::Tank), $missing);
+            $without = clone $input;
+            $without->{$missing} = null;
+            self::assertNull($without->appliedTo(JarReading::fromArray([]))->shift, $missing);
+        }
     }
 
     public function testImpossibleReadingsAreRefusedWithTheReasonAndKept(): void

@@ -233,6 +233,15 @@ final class PhotoTest extends ShedTestCase
         self::assertFalse($files->fileExists('full/stray.jpg'));
         self::assertTrue($files->fileExists('small/'.$small->getFile()));
         self::assertSame([$whole->getId(), $small->getId()], array_map(static fn (Photo $photo): int => $photo->getId(), $this->photos($job)));
+        self::assertStringContainsString('1 without a small one: mended.', $command->getDisplay());
+        // What is no picture any more is not said to be mended, and is kept: a backup may hold it whole.
+        $files->delete('small/'.$small->getFile());
+        $files->write('full/'.$small->getFile(), 'half a picture');
+        $command->execute(['--yes' => true]);
+        self::assertStringContainsString('Photo '.$small->getId().' of job '.$job->getId().': its picture cannot be read', $command->getDisplay());
+        self::assertStringContainsString('0 photos without a picture, 0 without a small one: mended.', $command->getDisplay());
+        self::assertFalse($files->fileExists('small/'.$small->getFile()));
+        self::assertCount(2, $this->photos($job));
     }
 
     /** @return list<Photo> */
