@@ -15,6 +15,7 @@ use AwakeShed\Tests\App\ShedTestCase;
 use League\Flysystem\FilesystemOperator;
 use League\Flysystem\UnableToWriteFile;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
@@ -41,6 +42,59 @@ final class PhotoTest extends ShedTestCase
         self::assertResponseHeaderSame('Content-Type', 'image/jpeg');
         self::assertStringStartsWith("\xff\xd8\xff", $bytes);
         self::assertStringNotContainsString('secret place', $bytes);
+    }
+
+    /**
+     * As the phone was held: what its mark says is done to the picture, and the mark goes. Red is on the left of what the
+     * camera saw.
+     *
+     * @param array{int, int} $size
+     * @param array{int, int} $red  a point of it that is red
+     */
+    #[TestWith([1, [40, 20], [2, 10]]), TestWith([3, [40, 20], [37, 10]]), TestWith([6, [20, 40], [10, 2]]), TestWith([8, [20, 40], [10, 37]])]
+    public function testAPictureStandsUpright(int $orientation, array $size, array $red): void
+    {
+        if (!\function_exists('exif_read_data')) {
+            self::markTestSkipped('PHP has no exif here.');
+        }
+        $this->signIn();
+        $job = $this->job();
+        $picture = imagecreatetruecolor(40, 20);
+        self::assertInstanceOf(\GdImage::class, $picture);
+        imagefilledrectangle($picture, 0, 0, 39, 19, 0x0000FF);
+        imagefilledrectangle($picture, 0, 0, 19, 19, 0xFF0000);
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        imagejpeg($picture, $file, 100);
+        $exif = "Exif\0\0II*\0".pack('Vvvv', 8, 1, 0x0112, 3).pack('Vvv', 1, $orientation, 0).pack('V', 0);
+        $bytes = (string) file_get_contents($file);
+        file_put_contents($file, substr($bytes, 0, 2)."\xff\xe1".pack('n', \strlen($exif) + 2).$exif.substr($bytes, 2));
+        $this->send($job, $file);
+        $photo = $this->photos($job)[0];
+        self::assertSame($size, [$photo->getWidth(), $photo->getHeight()]);
+        $stored = imagecreatefromstring(self::pictures()->read('full/'.$photo->getFile()));
+        self::assertInstanceOf(\GdImage::class, $stored);
+        $colour = imagecolorsforindex($stored, (int) imagecolorat($stored, ...$red));
+        self::assertGreaterThan(200, $colour['red']);
+        self::assertLessThan(60, $colour['blue']);
+    }
+
+    public function testAThinPictureKeepsALineAndGlassIsWhite(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $picture = imagecreatetruecolor(3300, 1);
+        self::assertInstanceOf(\GdImage::class, $picture);
+        imagesavealpha($picture, true);
+        imagefill($picture, 0, 0, (int) imagecolorallocatealpha($picture, 0, 0, 0, 127));
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        imagepng($picture, $file);
+        $this->send($job, $file);
+        $photo = $this->photos($job)[0];
+        self::assertSame([1600, 1], [$photo->getWidth(), $photo->getHeight()]);
+        $small = imagecreatefromstring(self::pictures()->read('small/'.$photo->getFile()));
+        self::assertInstanceOf(\GdImage::class, $small);
+        self::assertSame([320, 1], [imagesx($small), imagesy($small)]);
+        self::assertSame(['red' => 255, 'green' => 255, 'blue' => 255, 'alpha' => 0], imagecolorsforindex($small, (int) imagecolorat($small, 160, 0)));
     }
 
     public function testWithoutAPictureNothingIsSaidToBeSaved(): void
@@ -220,8 +274,7 @@ final class PhotoTest extends ShedTestCase
             $this->send($job, self::picture(40 + $picture, 30));
         }
         [$whole, $lost, $small] = $this->photos($job);
-        $files = self::getContainer()->get(FilesystemOperator::class.' $photos');
-        self::assertInstanceOf(FilesystemOperator::class, $files);
+        $files = self::pictures();
         $files->delete('full/'.$lost->getFile());
         $files->delete('small/'.$small->getFile());
         $files->write('full/stray.jpg', 'x');
@@ -242,6 +295,14 @@ final class PhotoTest extends ShedTestCase
         self::assertStringContainsString('0 photos without a picture, 0 without a small one: mended.', $command->getDisplay());
         self::assertFalse($files->fileExists('small/'.$small->getFile()));
         self::assertCount(2, $this->photos($job));
+    }
+
+    private static function pictures(): FilesystemOperator
+    {
+        $files = self::getContainer()->get(FilesystemOperator::class.' $photos');
+        self::assertInstanceOf(FilesystemOperator::class, $files);
+
+        return $files;
     }
 
     /** @return list<Photo> */
