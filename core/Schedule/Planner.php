@@ -108,7 +108,7 @@ final readonly class Planner
             $waits = array_filter($instance->before[$at], static fn (int $first): bool => $plan->table->start[$first] < 0);
             $unplanned[] = [$operation, $why[$at] ?? ([] === $waits ? $plan->why($at) : WhyNot::FollowsUnplanned)];
         }
-        usort($placed, static fn (Placed $one, Placed $other): int => [$one->start, $one->end, strcmp($one->operation->id, $other->operation->id)] <=> [$other->start, $other->end, 0]);
+        usort($placed, static fn (Placed $one, Placed $other): int => [$one->start, $one->end, Problem::inOrder($one->operation->id, $other->operation->id)] <=> [$other->start, $other->end, 0]);
         // A bound for all jobs is none for those that found room.
         $done = new Plan($instance->problem, $placed, $unplanned, $isShort || ([] !== $instance->unplannable && Objective::Makespan !== $instance->problem->objective) ? 0 : $bound);
         $isProved = ($isProved && !$isShort) || $done->value() === $done->lowerBound;

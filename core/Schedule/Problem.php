@@ -29,7 +29,7 @@ final readonly class Problem
      */
     public function __construct(public Objective $objective, public int $seed, public int $budget, array $resources, array $jobs, array $operations)
     {
-        $byId = static fn (SharedResource|PlanJob|Operation $one, SharedResource|PlanJob|Operation $other): int => strcmp($one->id, $other->id);
+        $byId = static fn (SharedResource|PlanJob|Operation $one, SharedResource|PlanJob|Operation $other): int => self::inOrder($one->id, $other->id);
         usort($resources, $byId);
         usort($jobs, $byId);
         uasort($operations, $byId);
@@ -37,6 +37,15 @@ final readonly class Problem
         $this->jobs = $jobs;
         $this->written = array_keys($operations);
         $this->operations = array_values($operations);
+    }
+
+    /** As people count: 9 before 10. */
+    public static function inOrder(string $one, string $other): int
+    {
+        $order = strnatcmp($one, $other);
+
+        // Of 1 and 01 it says that they are one.
+        return 0 === $order ? strcmp($one, $other) : $order;
     }
 
     public function with(?int $budget = null, ?int $seed = null): self

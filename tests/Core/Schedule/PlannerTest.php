@@ -40,6 +40,15 @@ final class PlannerTest extends TestCase
         self::assertCount(2, $plan->unplanned);
     }
 
+    /** Where nothing else tells two apart, #9 comes before #10, and whatever numbers jobs bear, the same work is planned the same. */
+    public function testJobsAreTakenInTheOrderInWhichPeopleCount(): void
+    {
+        $of = static fn (int $first): array => array_map(static fn (Placed $one): array => [(int) $one->operation->id - $first, $one->start], Planner::plan(new Problem(Objective::WeightedTardiness, 1, 20, [new SharedResource('wim', true, 1, Openings::always())], array_map(static fn (int $job): PlanJob => new PlanJob((string) $job), range($first, $first + 3)), array_map(static fn (int $job): Operation => new Operation("$job.look", (string) $job, 10, [['wim', 1]]), range($first, $first + 3))))->placed);
+        self::assertSame([[0, 0], [1, 10], [2, 20], [3, 30]], $of(8));
+        self::assertSame($of(8), $of(301));
+        self::assertSame([-1, 1, 0], [Problem::inOrder('9.a', '10.a'), Problem::inOrder('1', '01'), Problem::inOrder('7', '7')]);
+    }
+
     /** What is sorted as a job shop must be one: its search knows no gap that may not be long, no batch, no opening, no second way. */
     public function testAJobShopIsOneInEveryRespect(): void
     {
