@@ -17,7 +17,7 @@ final readonly class CsvText
      */
     public static function fromRows(array $columns, iterable $rows): string
     {
-        return implode('', iterator_to_array(self::lines($columns, $rows), false));
+        return implode('', iterator_to_array(self::lines($columns, $rows)));
     }
 
     /**

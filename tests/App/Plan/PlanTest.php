@@ -29,6 +29,7 @@ use AwakeShed\Core\Schedule\Plan;
 use AwakeShed\Core\Schedule\ProblemFormat;
 use AwakeShed\Tests\App\ShedTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Sabre\VObject\Reader;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\DomCrawler\Crawler;
 
@@ -357,9 +358,10 @@ final class PlanTest extends ShedTestCase
 
     public function testThePlanGoesOutAsTableDrawingSheetAndCalendar(): void
     {
-        $this->signIn(Role::Owner);
+        $owner = $this->member(Role::Owner);
+        $this->signInAs($owner);
         $this->promised('2026-06-12', 'Heron; "bill"');
-        $this->replanned();
+        $board = $this->replanned();
         $this->browser->request('GET', '/plan.csv');
         self::assertStringContainsString('begins_at,ends_at,hands,places,job,machine,piece', (string) $this->browser->getResponse()->getContent());
         self::assertStringContainsString('"Heron; ""bill"""', (string) $this->browser->getResponse()->getContent());
@@ -373,7 +375,13 @@ final class PlanTest extends ShedTestCase
         $this->browser->restart();
         $this->browser->request('GET', (string) parse_url($link, \PHP_URL_PATH));
         self::assertResponseIsSuccessful();
-        self::assertStringContainsString('BEGIN:VEVENT', (string) $this->browser->getResponse()->getContent());
+        $calendar = (string) $this->browser->getResponse()->getContent();
+        self::assertSame([], Reader::read($calendar)->validate());
+        $own = array_values(array_filter($board->items, static fn (PlanItem $item): bool => $item->hands?->id === $owner->getId()));
+        self::assertNotSame([], $own);
+        preg_match_all('/^(DTSTART|DTEND|STATUS):([^\r\n]+)/m', $calendar, $said);
+        $utc = static fn (\DateTimeImmutable $at): string => $at->setTimezone(new \DateTimeZone('UTC'))->format('Ymd\THis\Z');
+        self::assertSame(array_merge(...array_map(static fn (PlanItem $item): array => [$utc($item->start), $utc($item->end), $item->isLikely ? 'TENTATIVE' : 'CONFIRMED'], $own)), $said[2]);
         $this->signIn(Role::Owner);
         $this->post('/plan/feed', ['what' => 'end']);
         $this->browser->request('GET', (string) parse_url($link, \PHP_URL_PATH));

@@ -55,6 +55,12 @@ final class SeasonTest extends ShedTestCase
         $calendar = $this->calendar();
         self::assertSame([], $calendar->validate());
         self::assertCount(3, $calendar->select('VEVENT'), 'laid up, woken, serviced');
+        foreach ($calendar->select('VEVENT') as $event) {
+            // Whole days, which hold nobody up.
+            preg_match('/^DTSTART;VALUE=DATE:(\d{8})\s+DTEND;VALUE=DATE:(\d{8})\s*$/m', $event->serialize(), $days);
+            self::assertSame($days[2] ?? 'none', (new \DateTimeImmutable($days[1] ?? 'now'))->modify('+1 day')->format('Ymd'));
+            self::assertStringContainsString('TRANSP:TRANSPARENT', $event->serialize());
+        }
         $uids = static function (VCalendar $one): array {
             preg_match_all('/^UID:(.*)$/m', $one->serialize(), $found);
 

@@ -24,6 +24,7 @@ use AwakeShed\Core\Units\PressureUnit;
 use AwakeShed\Tests\App\ShedTestCase;
 use AwakeShed\Tests\Core\Trace\Shapes;
 use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 final class TracePagesTest extends ShedTestCase
 {
@@ -55,6 +56,27 @@ final class TracePagesTest extends ShedTestCase
             }
         }
         self::assertSame([], $this->traces());
+    }
+
+    public function testAFileOfALoggerIsTakenOrRefusedByWhatIsInIt(): void
+    {
+        $this->signIn();
+        $send = function (string $bytes, int $error = \UPLOAD_ERR_OK): Crawler {
+            $path = (string) tempnam(sys_get_temp_dir(), 'trace');
+            file_put_contents($path, $bytes);
+
+            return $this->browser->request('POST', '/traces/needle/import', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value, 'csv' => 'none'], ['file' => new UploadedFile($path, 'bench 3.csv', 'text/csv', $error, true)]);
+        };
+        $send(self::csv(Shapes::needle(20, decay: 0.02)));
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+        $this->assertSays('bench 3.csv');
+        foreach ([[str_repeat("\n", 12_000_001), \UPLOAD_ERR_OK], ['t,p', \UPLOAD_ERR_INI_SIZE], ['t,p', \UPLOAD_ERR_PARTIAL]] as [$bytes, $error]) {
+            $send($bytes, $error);
+            self::assertResponseStatusCodeSame(422);
+            $this->assertSays('samples in it. Record a shorter stretch');
+        }
+        self::assertCount(1, $this->traces());
     }
 
     public function testHertzOfTheOutletAreTurnedIntoRevolutions(): void

@@ -27,7 +27,7 @@ final class ShorthandByChanceTest extends TestCase
         for ($seed = 1; $seed <= 300; ++$seed) {
             $line = self::line(new Seeded($seed));
             $plain = $shorthand->plain($line);
-            $lines[] = "$line: ".implode(', ', array_map(self::said(...), $shorthand->readings($line, 1 + $seed % 9))).'; plainly '.(null === $plain ? 'nothing' : self::said($plain));
+            $lines[] = "$line: ".implode(', ', array_map(self::said(...), 0 === $seed % 5 ? $shorthand->readings($line) : $shorthand->readings($line, 1 + $seed % 9))).'; plainly '.(null === $plain ? 'nothing' : self::said($plain));
         }
         Kept::is(__DIR__.'/../Kept/shorthand-by-chance.txt', $lines);
     }
