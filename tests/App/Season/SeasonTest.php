@@ -9,6 +9,7 @@ use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Tests\App\ShedTestCase;
 use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
 
 /** Service, laying up, and the days of a machine as iCalendar. */
@@ -56,6 +57,7 @@ final class SeasonTest extends ShedTestCase
         self::assertSame([], $calendar->validate());
         self::assertCount(3, $calendar->select('VEVENT'), 'laid up, woken, serviced');
         foreach ($calendar->select('VEVENT') as $event) {
+            self::assertInstanceOf(VEvent::class, $event);
             // Whole days, which hold nobody up.
             preg_match('/^DTSTART;VALUE=DATE:(\d{8})\s+DTEND;VALUE=DATE:(\d{8})\s*$/m', $event->serialize(), $days);
             self::assertSame($days[2] ?? 'none', (new \DateTimeImmutable($days[1] ?? 'now'))->modify('+1 day')->format('Ymd'));
