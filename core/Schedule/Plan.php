@@ -74,23 +74,6 @@ final readonly class Plan
         };
     }
 
-    /** Minutes that people are there between their first start and last end and do nothing. */
-    public function idle(): int
-    {
-        $idle = 0;
-        foreach ($this->problem->resources as $resource) {
-            $worked = [];
-            foreach ($this->placed as $placed) {
-                if ($resource->isPerson && $placed->takes($resource->id)) {
-                    $worked[] = [$placed->start, $placed->end];
-                }
-            }
-            $idle += [] === $worked ? 0 : $resource->idleBeside($worked);
-        }
-
-        return $idle;
-    }
-
     public function of(string $operation): ?Placed
     {
         foreach ($this->placed as $placed) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Carburetor;
 
+use AwakeShed\Core\Carburetor\Bench;
+use AwakeShed\Core\Carburetor\Benches;
 use AwakeShed\Core\Carburetor\Carburetors;
 use AwakeShed\Core\Carburetor\Condition;
 use AwakeShed\Core\Carburetor\CoverCheck;
@@ -17,6 +19,7 @@ use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Carburetor\PassageState;
 use AwakeShed\Core\Carburetor\RemovalTemplate;
 use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\Vocabulary;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -27,6 +30,7 @@ final class PartsLedgerTest extends TestCase
         foreach (Carburetors::shipped()->types as $type) {
             $ledger = self::begun($type->id);
             self::assertFalse($ledger->isApart(), 'begun, nothing is off yet');
+            $ledger->demandSaidElsewhere('carburetor.on');
             $off = [];
             while ([] !== $ledger->stillOn()) {
                 $off[] = $ledger->stillOn()[0]->id;
@@ -34,6 +38,8 @@ final class PartsLedgerTest extends TestCase
             }
             self::assertSame(array_map(static fn (PartKind $kind): string => $kind->id, $type->parts), $off);
             self::assertTrue($ledger->isApart());
+            self::refused('strip.at_the_bench', static fn () => $ledger->demandSaidElsewhere('carburetor.on'));
+            $ledger->demandSaidElsewhere('crankcase.drained');
             self::assertSame(range(\count($off), 1), array_map(static fn (Part $part): int => $part->place, $ledger->onMat()));
             foreach ($ledger->onMat() as $part) {
                 $ledger = $ledger->after(MoveKind::On->move($part->place));
@@ -44,6 +50,18 @@ final class PartsLedgerTest extends TestCase
             self::assertFalse($ledger->isApart());
             self::assertTrue($ledger->wasClosed);
         }
+    }
+
+    public function testEachBenchHasItsOwnKinds(): void
+    {
+        $benches = Benches::shipped(Vocabulary::shipped());
+        foreach (Bench::cases() as $bench) {
+            self::assertNotSame($bench, $bench->other());
+            self::assertSame($bench, $bench->other()->other());
+            self::assertSame([], array_intersect_key($benches->at($bench)->types, $benches->at($bench->other())->types));
+        }
+        self::assertEquals(Carburetors::shipped(), $benches->at(Bench::Carburetor));
+        self::assertEquals(Carburetors::teardowns(), $benches->at(Bench::Teardown));
     }
 
     public function testAForgottenSpringKeepsTheLedgerOpen(): void

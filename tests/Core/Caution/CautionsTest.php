@@ -98,10 +98,10 @@ final class CautionsTest extends TestCase
 
     public function testEveryRowOfTheTableIsReadAndNothingElseIsWarnedOf(): void
     {
-        /** @var array{tests: array<string, list<string>>, acts: array<string, list<string>>, checks: array<string, list<string>>, calculations: array<string, list<string>>} $table */
+        /** @var array{gates: array<string, list<string>>, tests: array<string, list<string>>, acts: array<string, list<string>>, checks: array<string, list<string>>, calculations: array<string, list<string>>} $table */
         $table = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/Caution/data/cautions.json'), true, 16, \JSON_THROW_ON_ERROR);
         $cautions = Cautions::shipped();
-        foreach ([[$table['tests'], $cautions->ofTest(...)], [$table['acts'], $cautions->ofAct(...)], [$table['checks'], $cautions->ofCheck(...)], [$table['calculations'], $cautions->ofCalculation(...)]] as [$rows, $of]) {
+        foreach ([[$table['gates'], $cautions->atGate(...)], [$table['tests'], $cautions->ofTest(...)], [$table['acts'], $cautions->ofAct(...)], [$table['checks'], $cautions->ofCheck(...)], [$table['calculations'], $cautions->ofCalculation(...)]] as [$rows, $of]) {
             foreach ($rows as $id => $named) {
                 self::assertSame($named, $of($id), $id);
             }

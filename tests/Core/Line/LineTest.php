@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Line;
 
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\FaultModel;
+use AwakeShed\Core\Evidence\ActDefinition;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
@@ -68,6 +69,22 @@ final class LineTest extends TestCase
         self::assertSame(['crankcase' => 'filled_and_looked_at'], $rooms->things('crankcase', $case));
         self::assertSame(['covers' => 'off'], $rooms->things('machine', $case));
         self::assertSame([], $rooms->things('tank', $case), 'what nobody touched has no state');
+    }
+
+    public function testInEachRoomIsWhatCanBeDoneThere(): void
+    {
+        $vocabulary = Vocabulary::shipped();
+        $rooms = ActRooms::shipped($vocabulary);
+        foreach ([new MachineFacts(MachineKind::Mower), new MachineFacts(MachineKind::TwoStrokeHandTool), new MachineFacts(MachineKind::Generator)] as $machine) {
+            $all = [];
+            foreach (array_unique(array_map($rooms->roomOf(...), $vocabulary->acts)) as $room) {
+                $in = $rooms->in($room, $machine);
+                self::assertSame([], array_filter($in, static fn (ActDefinition $act): bool => $room !== $rooms->roomOf($act)));
+                $all = [...$all, ...$in];
+            }
+            self::assertEqualsCanonicalizing(array_values(array_filter($vocabulary->acts, static fn (ActDefinition $act): bool => $vocabulary->canBeDone($act, $machine))), $all, $machine->kind->value);
+        }
+        self::assertSame(['tank.drained', 'tank.flushed', 'tank.filled'], array_values(array_intersect(array_column($rooms->in('tank', new MachineFacts(MachineKind::Mower)), 'id'), ['tank.drained', 'tank.filled', 'tank.flushed', 'crankcase.drained'])));
     }
 
     public function testEveryEntryNamesWordsOfTheVocabularyAndEveryElementCanBeSuspected(): void

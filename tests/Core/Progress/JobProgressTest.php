@@ -21,6 +21,7 @@ use AwakeShed\Core\Gate\GateState;
 use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Progress\Progress;
 use AwakeShed\Core\Progress\Progression;
+use AwakeShed\Core\Progress\WaitsOn;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -28,6 +29,15 @@ use PHPUnit\Framework\TestCase;
 final class JobProgressTest extends TestCase
 {
     /** Four in five are enough to put it right, where it was looked at and hands can. */
+    /** An owner's word is waited for at any time, light and cold only by what is to be run. */
+    public function testWhatIsWaitedForHoldsUpWhatNeedsIt(): void
+    {
+        foreach (Progress::cases() as $stand) {
+            $isRun = \in_array($stand, [Progress::BeforeFirstRun, Progress::Proving], true);
+            self::assertSame([true, $isRun, $isRun], [WaitsOn::Owner->holdsUp($stand), WaitsOn::Daylight->holdsUp($stand), WaitsOn::Cold->holdsUp($stand)], $stand->value);
+        }
+    }
+
     public function testWhatIsSureIsPutRight(): void
     {
         $isSure = static fn (string $fault, float $probability, bool $isLookedAt = true): bool => (new Suspect($fault, $probability, 0.02, 0.02, [], $isLookedAt, false, true))->isSure();

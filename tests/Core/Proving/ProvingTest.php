@@ -31,6 +31,12 @@ use PHPUnit\Framework\TestCase;
 /** The first run and the proof: what is in it, how it started, what a surge comes to. */
 final class ProvingTest extends TestCase
 {
+    /** Common practice: smoke that stays longer is something else. */
+    public function testSmokeIsGivenItsMinutes(): void
+    {
+        self::assertEquals(['GasInOil' => 15, 'OilInIntake' => 15, 'CylinderOil' => 10, 'TwoStroke' => 5, 'OnMuffler' => 5], array_map(static fn (ExpectedSmoke $one): int => $one->minutes(), array_column(ExpectedSmoke::cases(), null, 'name')));
+    }
+
     public function testAnAttemptIsAFindingWithItsFiguresAndComesBackFromIt(): void
     {
         $finding = (new Attempt(['pulls' => 3.0, 'air_c' => -4.0], ChokeStep::Full, 'fires_dies'))->finding();

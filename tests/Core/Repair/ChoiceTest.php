@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\Core\Repair;
 
 use AwakeShed\Core\Repair\Beta;
 use AwakeShed\Core\Repair\Choice;
+use AwakeShed\Core\Repair\Contamination;
 use AwakeShed\Core\Repair\Way;
 use AwakeShed\Core\Repair\WayCost;
 use AwakeShed\Core\Repair\WayOdds;
@@ -14,11 +15,32 @@ use AwakeShed\Core\Units\DurationUnit;
 use AwakeShed\Core\Units\Money;
 use AwakeShed\Tests\Core\Refuses;
 use AwakeShed\Tests\Seeded;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class ChoiceTest extends TestCase
 {
     use Refuses;
+
+    /** What is in the bowl says what cleaning is worth, and a kit; common practice, wide. */
+    #[TestWith(['film', 0.85, 0.4]), TestWith(['sediment', 0.75, 0.4]), TestWith(['jelly', 0.6, 0.4]), TestWith(['corroded', 0.25, 0.4]), TestWith(['pitted', 0.05, 0.05])]
+    public function testTheDirtierTheLessCleaningIsWorth(string $contamination, float $cleaning, float $kit): void
+    {
+        self::assertSame([$cleaning, $kit], [Contamination::from($contamination)->cleaningMean(), Contamination::from($contamination)->kitMean()]);
+    }
+
+    public function testNothingIsLessLikelyThanNeverOrMoreThanAlways(): void
+    {
+        self::assertSame([0.0, 0.0, 1.0, 1.0], array_map(Beta::shaped(3, 2)->cumulative(...), [-0.5, 0.0, 1.0, 1.5]));
+    }
+
+    /** Where replacing costs nothing, nor that it comes back: what costs nothing is always worth a try, what costs something never. */
+    public function testWhereFallingBackCostsNothing(): void
+    {
+        $way = static fn (Way $way, float $parts): WayOdds => new WayOdds($way, Money::dollars($parts), Duration::of(0, DurationUnit::Hour), Beta::worth(0.8, 8));
+        $choice = Choice::between([$way(Way::Clean, 0), $way(Way::Kit, 12), $way(Way::Replace, 0)], Money::dollars(60), Money::dollars(0));
+        self::assertSame([0.0, 2.0], [$choice->breakEven($way(Way::Clean, 0)), $choice->breakEven($way(Way::Kit, 12))]);
+    }
 
     public function testNoShareIsMoreThanAll(): void
     {

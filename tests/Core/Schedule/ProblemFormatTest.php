@@ -9,6 +9,7 @@ use AwakeShed\Core\Schedule\Planner;
 use AwakeShed\Core\Schedule\PlanProblem;
 use AwakeShed\Core\Schedule\ProblemFormat;
 use AwakeShed\Core\Schedule\UnreadablePlanProblem;
+use AwakeShed\Tests\Kept;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -45,6 +46,64 @@ final class ProblemFormatTest extends TestCase
             ],
             'jobs' => [['id' => 'j8', 'ends' => 77, 'late' => 0]], 'unplanned' => [], 'spent_ms' => 640,
         ], $plan);
+    }
+
+    /** Each value of the example, replaced by whatever else JSON knows, and left out: what is said of it, and where. */
+    public function testEveryValueThatIsAnotherIsSaidToBeWhere(): void
+    {
+        $lines = [];
+        foreach (self::places(json_decode(self::EXAMPLE)) as $place) {
+            foreach (['nothing' => 'unset', 'null' => 'null', 'a word' => '"x"', 'no word' => '""', 'less' => '-1', 'part' => '1.5', 'much' => '99999999', 'yes' => 'true', 'a list' => '[[0, 0]]', 'a thing' => '{"x~/y": 1}'] as $name => $instead) {
+                $document = json_decode(self::EXAMPLE);
+                self::replace($document, $place, $instead);
+                try {
+                    ProblemFormat::parse(json_encode($document, \JSON_THROW_ON_ERROR));
+                    $said = 'taken';
+                } catch (UnreadablePlanProblem $refusal) {
+                    $said = implode('; ', array_map(static fn (PlanProblem $one): string => "$one->pointer $one->message", $refusal->problems));
+                }
+                $lines[] = Kept::short('/'.implode('/', $place)." is $name: $said");
+            }
+        }
+        foreach (['', '{', '[]', '7', 'null'] as $json) {
+            try {
+                ProblemFormat::parse($json);
+                self::fail('It was read.');
+            } catch (UnreadablePlanProblem $refusal) {
+                $lines[] = "$json: ".implode('; ', array_map(static fn (PlanProblem $one): string => "$one->pointer $one->message", $refusal->problems));
+            }
+        }
+        Kept::is(__DIR__.'/../Kept/plan-problems-refused.txt', $lines);
+    }
+
+    /** @return list<non-empty-list<string|int>> the way to each value, the whole left out */
+    private static function places(mixed $of): array
+    {
+        $places = [];
+        foreach ($of instanceof \stdClass ? get_object_vars($of) : (\is_array($of) ? $of : []) as $key => $value) {
+            $places = [...$places, [$key], ...array_map(static fn (array $place): array => [$key, ...$place], self::places($value))];
+        }
+
+        return $places;
+    }
+
+    /** @param non-empty-list<string|int> $place */
+    private static function replace(mixed &$in, array $place, string $instead): void
+    {
+        $key = array_shift($place);
+        if ($in instanceof \stdClass) {
+            $values = get_object_vars($in);
+        } else {
+            $values = \is_array($in) ? $in : [];
+        }
+        if ([] !== $place) {
+            self::replace($values[$key], $place, $instead);
+        } elseif ('unset' === $instead) {
+            unset($values[$key]);
+        } else {
+            $values[$key] = json_decode($instead);
+        }
+        $in = $in instanceof \stdClass ? (object) $values : array_values($values);
     }
 
     public function testWhatIsWrittenReadsTheSameAndFitsTheSchema(): void

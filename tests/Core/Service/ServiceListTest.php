@@ -69,6 +69,16 @@ final class ServiceListTest extends TestCase
         self::assertNotContains('service.plug', $list->dueBy(new \DateTimeImmutable('2027-03-10')));
     }
 
+    public function testTheFirstDayIsThatOfWhateverComesFirst(): void
+    {
+        $today = new \DateTimeImmutable('2026-11-26');
+        $case = new CaseFile(new MachineFacts(MachineKind::Mower));
+        self::assertNull(self::list($case, [], [], $today)->firstDay(), 'nothing was ever done');
+        $list = self::list($case, [new Act('service.blade', choice: 'sharpened')], ['service.plug' => new \DateTimeImmutable('2026-05-01'), 'service.fuel_line' => new \DateTimeImmutable('2026-01-02')], $today);
+        self::assertSame('2027-05-01', $list->firstDay()?->format('Y-m-d'));
+        self::assertSame(['service.air_filter', 'service.fuel_filter', 'service.plug'], array_values(array_intersect($list->dueBy(new \DateTimeImmutable('2027-05-01')), ['service.plug', 'service.blade', 'service.fuel_line', 'service.air_filter', 'service.fuel_filter'])), 'what was never done is due by any day');
+    }
+
     public function testEachKindHasItsOwn(): void
     {
         $steps = static fn (MachineKind $kind, ?Cycle $cycle = null): array => array_map(static fn (ServiceItem $item): string => $item->step, self::list(new CaseFile(new MachineFacts($kind, $cycle)), [], [], new \DateTimeImmutable('2026-11-26'))->items);

@@ -135,6 +135,40 @@ final class StagePlanTest extends TestCase
         self::assertTrue(self::state($case, $acts, 'flush.run_1')->isOpen());
     }
 
+    /** Parts that are of one piece with the body are not renewed, whichever of the two is said first. */
+    public function testWhatCannotBothBeSoIsRefused(): void
+    {
+        $new = new Act('needle.fitted', choice: 'both_new');
+        foreach (['needle.way_round', 'needle.bore'] as $step) {
+            $fixed = new Act($step, choice: 'not_replaceable');
+            foreach ([[$fixed, [$new]], [$new, [$fixed]], [$new, [new Act($step, choice: 'other'), $fixed]]] as [$act, $before]) {
+                try {
+                    StagePlan::demandNoContradiction($act, $before);
+                    self::fail("$step and both new were taken.");
+                } catch (ImpossibleAct $refusal) {
+                    self::assertSame('act.contradicts', $refusal->reason());
+                }
+            }
+            StagePlan::demandNoContradiction($new, [$fixed, new Act($step, choice: 'other')]);
+            StagePlan::demandNoContradiction($new, [new Act('needle.move', choice: 'not_replaceable')]);
+            StagePlan::demandNoContradiction(new Act('needle.fitted', choice: 'needle_only'), [$fixed]);
+            StagePlan::demandNoContradiction(new Act($step, choice: 'other'), [$new]);
+        }
+    }
+
+    public function testAStepIsFoundByItsTestOrByTheActThatItIs(): void
+    {
+        self::assertSame('fuel.jar', self::work()->stepFor('jar.tank')?->id);
+        self::assertSame('flush.drain', self::work()->stepFor('crankcase.drained')?->id);
+        self::assertNull(self::work()->stepFor('claim.idle_months'));
+        foreach (self::work()->stages as $stage) {
+            foreach ($stage->steps as $step) {
+                // One that is asked of some machines only is nobody's way to go.
+                self::assertNotSame($step, null === $step->when ? null : self::work()->stepFor($step->test ?? $step->id));
+            }
+        }
+    }
+
     public function testASchoolChangesWhatIsAsked(): void
     {
         self::assertContains('split.gauge', self::askedUnder('split', []));

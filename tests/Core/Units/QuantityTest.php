@@ -55,6 +55,13 @@ final class QuantityTest extends TestCase
         }
     }
 
+    public function testADifferenceKnowsNothingOfWhereItsScaleBegins(): void
+    {
+        self::assertEqualsWithDelta(9.0, Temperature::of(5, TemperatureUnit::Kelvin)->per(TemperatureUnit::Fahrenheit), 1e-9);
+        self::assertEqualsWithDelta(5.0, Temperature::of(5, TemperatureUnit::Kelvin)->per(TemperatureUnit::Celsius), 1e-9);
+        self::assertEqualsWithDelta(1.5, Volume::millilitres(1500)->per(VolumeUnit::Litre), 1e-12);
+    }
+
     public function testThingsAreCountedWhole(): void
     {
         self::assertSame(78.0, Count::each(78)->inEach());
