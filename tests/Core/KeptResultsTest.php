@@ -157,6 +157,18 @@ final class KeptResultsTest extends TestCase
                 yield self::plan($name, Planner::plan(Problems::jobShop($name)[0]->with(budget: $budget)));
             }
         }];
+        yield 'lower-bounds' => [static function (): iterable {
+            // The highest of several counts: each is seen by itself where all that is left is on one resource.
+            foreach (range(601, 680) as $seed) {
+                foreach ([Problems::madeUp($seed, 2 + $seed % 9), Problems::madeUp($seed, 6, false, false), Problems::week($seed, 3 + $seed % 7, 2 + $seed % 6)] as $number => $problem) {
+                    foreach (Objective::cases() as $objective) {
+                        $bound = static fn (Operation ...$operations): int => LowerBound::of(new Instance(new Problem($objective, 1, 20, $problem->resources, $problem->jobs, array_values($operations))));
+                        $alone = array_map(static fn (SharedResource $resource): int => $bound(...array_map(static fn (Operation $one): Operation => new Operation($one->id, $one->job, $one->minutes, $one->uses, $one->oneOf, splits: $one->splits, batchKey: $one->batchKey), array_filter($problem->operations, static fn (Operation $one): bool => str_contains(serialize([$one->uses, $one->oneOf]), '"'.$resource->id.'"')))), $problem->resources);
+                        yield "$seed.$number, $objective->value: ".$bound(...$problem->operations).', alone '.implode(' ', $alone);
+                    }
+                }
+            }
+        }];
         yield 'plans-cut-short' => [static function (): iterable {
             // A search that is stopped on its way shows each of its steps; one that ends comes to the same by many ways.
             for ($seed = 201; $seed <= 207; ++$seed) {
