@@ -17,14 +17,17 @@ use AwakeShed\App\Shop\ShopFile;
 use AwakeShed\App\Shop\UnreadableShop;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Tests\App\ShedTestCase;
+use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
 
 final class ShopTest extends ShedTestCase
 {
-    public function testTheFirstOwnerOpensTheShedOnceAndWithTheCodeOnly(): void
+    /** @param list<string> $emptied a shop may stand already in which nobody is yet */
+    #[TestWith([['shop', 'member']]), TestWith([['member']])]
+    public function testTheFirstOwnerOpensTheShedOnceAndWithTheCodeOnly(array $emptied): void
     {
-        foreach (['shop', 'member'] as $table) {
+        foreach ($emptied as $table) {
             self::entities()->getConnection()->executeStatement("DELETE FROM $table");
         }
         self::entities()->clear();
@@ -41,7 +44,9 @@ final class ShopTest extends ShedTestCase
         $this->assertSays('one of the passwords everybody tries first');
         $this->browser->submit($form, ['first_owner[password]' => 'a wrench under the stairs']);
         self::assertResponseRedirects('/');
-        self::assertSame(['Fernhollow repairs', false], [self::service(Shops::class)->current()?->getName(), self::service(Shops::class)->current()?->isDemo()]);
+        $shop = self::service(Shops::class)->current() ?? self::fail('There is no shop.');
+        self::assertSame(['Fernhollow repairs', 'Fernhollow', UnitSystem::Metric, false], [$shop->getName(), $shop->getPlace(), $shop->getUnits(), $shop->isDemo()]);
+        self::assertSame('1', (string) self::entities()->getConnection()->executeQuery('SELECT COUNT(*) FROM shop')->fetchOne());
         $owner = self::service(MemberRepository::class)->withSignInName('imre');
         self::assertSame([Role::Owner, UnitSystem::Metric, false], [$owner?->getRole(), $owner?->getUnits(), $owner?->mustChangePassword()]);
         self::assertSame(['jet_drilling' => 'next_size_up'], self::service(Schools::class)->chosen());
