@@ -46,7 +46,7 @@ final class ShopTest extends ShedTestCase
         self::assertResponseRedirects('/');
         $shop = self::service(Shops::class)->current() ?? self::fail('There is no shop.');
         self::assertSame(['Fernhollow repairs', 'Fernhollow', UnitSystem::Metric, false], [$shop->getName(), $shop->getPlace(), $shop->getUnits(), $shop->isDemo()]);
-        self::assertSame('1', (string) self::entities()->getConnection()->executeQuery('SELECT COUNT(*) FROM shop')->fetchOne());
+        self::assertEquals(1, self::entities()->getConnection()->fetchOne('SELECT COUNT(*) FROM shop'));
         $owner = self::service(MemberRepository::class)->withSignInName('imre');
         self::assertSame([Role::Owner, UnitSystem::Metric, false], [$owner?->getRole(), $owner?->getUnits(), $owner?->mustChangePassword()]);
         self::assertSame(['jet_drilling' => 'next_size_up'], self::service(Schools::class)->chosen());
