@@ -414,12 +414,11 @@
     });
 
     // Plain forms of the pages go by htmx as well, so that a dead line ends in no error page of the browser's. Those that
-    // say otherwise, or ask for a password, stay as they are.
+    // say otherwise, or ask for a password, stay as they are. htmx has not looked at the page yet: it does so once, at its end.
     const improve = (part) => {
         for (const form of part.querySelectorAll('#main form[method="post"]:not([hx-boost])')) {
             if (!form.querySelector('[type="password"]')) {
                 form.setAttribute('hx-boost', 'true');
-                htmx.process(form);
             }
         }
     };
