@@ -36,6 +36,7 @@ final class SimulationTest extends TestCase
         $tally = new Tally();
         self::assertSame([0, 0.0, 0.0, 0.0, 0.0], [$tally->machines, $tally->meanMinutes(), $tally->meanTests(), $tally->meanNeedless(), $tally->shareFound()]);
         $tally->add(new Worked(30.0, 5, 0, true));
+        self::assertSame([1, 30.0, 5.0, 0.0, 1.0], [$tally->machines, $tally->meanMinutes(), $tally->meanTests(), $tally->meanNeedless(), $tally->shareFound()]);
         $tally->add(new Worked(50.0, 8, 1, false));
         self::assertSame([2, 40.0, 6.5, 0.5, 0.5], [$tally->machines, $tally->meanMinutes(), $tally->meanTests(), $tally->meanNeedless(), $tally->shareFound()]);
     }
@@ -154,6 +155,8 @@ final class SimulationTest extends TestCase
         self::assertCount(\count($result->first->table()), array_filter($result->first->table(), static fn (array $row): bool => $row['count'] > 0));
         self::assertSame(12, array_sum(array_column($result->first->table(), 'count')), 'one of each machine');
         self::assertGreaterThan(20 * 12, array_sum(array_column($result->all->table(), 'count')));
+        // Who tests at random does not go by the book.
+        self::assertLessThan(0.7 * $result->textbook->meanTests(), $result->random->meanTests(), 'the book begins with what is looked at, not with what tells');
         $none = new SimulationResult();
         $none->see(new Snapshot(3));
         self::assertSame([[], []], [$none->first->table(), $none->all->table()]);
