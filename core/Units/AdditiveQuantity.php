@@ -39,7 +39,7 @@ abstract readonly class AdditiveQuantity extends Quantity
             throw ImpossibleAmount::divisorIsZero();
         }
 
-        return $this->si / $divisor;
+        return self::toThirteenFigures($this->si / $divisor);
     }
 
     private function sameKindAs(self $other): float

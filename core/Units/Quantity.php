@@ -45,8 +45,11 @@ abstract readonly class Quantity
      */
     public function in(Unit $unit): float
     {
-        $amount = static::own($unit)->fromSi($this->si);
+        return self::toThirteenFigures(static::own($unit)->fromSi($this->si));
+    }
 
+    protected static function toThirteenFigures(float $amount): float
+    {
         return 0.0 === $amount ? 0.0 : round($amount, 12 - (int) floor(log10(abs($amount))));
     }
 

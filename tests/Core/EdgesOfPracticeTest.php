@@ -137,6 +137,9 @@ final class EdgesOfPracticeTest extends TestCase
         $washer = static fn (float $flow, float $pressure, ?float $released): WasherVerdict => WasherCheck::measured(VolumeFlow::of(8, FlowUnit::LitrePerMinute), Pressure::psi(2000), VolumeFlow::of(8 * $flow, FlowUnit::LitrePerMinute), Pressure::psi(2000 * $pressure), null === $released ? null : Pressure::psi(2000 * $released))->verdict();
         yield 'washer, a tenth over' => [false, static fn (): mixed => WasherVerdict::NozzleBlocked === $washer(1, 1.09, null)];
         yield 'washer, more than a tenth over' => [WasherVerdict::NozzleBlocked, static fn (): mixed => $washer(1, 1.11, null)];
+        // A ratio of one pressure to another of the same unit is exact.
+        yield 'washer, a quarter over with the gun let go' => [WasherVerdict::Right, static fn (): mixed => $washer(1, 1, 1.25)];
+        yield 'washer, more than a quarter over' => [WasherVerdict::UnloaderStuck, static fn (): mixed => $washer(1, 1, 1.2501)];
         yield 'washer, less than nine tenths of its water' => [WasherVerdict::FlowLow, static fn (): mixed => $washer(0.89, 1, null)];
         yield 'washer, nine tenths of it' => [false, static fn (): mixed => WasherVerdict::FlowLow === $washer(0.91, 1, null)];
         yield 'washer, less than nine tenths of its pressure' => [WasherVerdict::NozzleWorn, static fn (): mixed => $washer(1, 0.89, null)];

@@ -18,6 +18,8 @@ final class DecimalTextTest extends TestCase
     #[TestWith(['3,600', 0.0, 5000.0, 'amount.ambiguous'], 'both are')]
     #[TestWith(['3,600', 10.0, 20.0, 'amount.out_of_range'], 'neither is')]
     #[TestWith(['7', 0.0, 5.0, 'amount.out_of_range'], 'one reading, out of it')]
+    #[TestWith(['0000000000000000000000000004.5', 0.0, 5.0, 4.5], 'as long as a number may be')]
+    #[TestWith(['00000000000000000000000000004.5', 0.0, 5.0, 'amount.not_a_number'], 'longer than that')]
     #[TestWith(['seven', 0.0, 5.0, 'amount.not_a_number'], 'no number')]
     public function testAFigureIsReadWithinItsBounds(string $text, float $least, float $most, float|string $becomes): void
     {

@@ -55,6 +55,22 @@ final class QuantityTest extends TestCase
         }
     }
 
+    /** What is a quarter more is at the edge of a quarter more, whatever the way through another unit left in the last digits. */
+    public function testAShareOfTwoOfOneUnitIsThatOfTheirNumbers(): void
+    {
+        self::assertSame(1.25, Pressure::psi(2500)->over(Pressure::psi(2000)));
+        self::assertSame(1.1, Volume::of(9.9, VolumeUnit::FluidOunce)->over(Volume::of(9, VolumeUnit::FluidOunce)));
+        self::assertSame(0.0, Volume::millilitres(0)->over(Volume::millilitres(3)));
+        self::assertEqualsWithDelta(1 / 3, Volume::millilitres(1)->over(Volume::millilitres(3)), 1e-12);
+    }
+
+    public function testARefusalSaysItsFiguresToFourPlaces(): void
+    {
+        $refusal = ImpossibleAmount::outside(1.23456, -2.34567, 3.45678, 'mm');
+        self::assertSame(['value' => 1.2346, 'least' => -2.3457, 'most' => 3.4568, 'unit' => 'mm'], $refusal->figures());
+        self::assertSame('1.2346 mm, allowed -2.3457 to 3.4568 mm.', $refusal->getMessage());
+    }
+
     public function testADifferenceKnowsNothingOfWhereItsScaleBegins(): void
     {
         self::assertEqualsWithDelta(9.0, Temperature::of(5, TemperatureUnit::Kelvin)->per(TemperatureUnit::Fahrenheit), 1e-9);
