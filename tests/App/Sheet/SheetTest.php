@@ -7,6 +7,7 @@ namespace AwakeShed\Tests\App\Sheet;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Device\Mail\Outbox;
 use AwakeShed\App\Job\Job;
+use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Sheet\SentSheet;
 use AwakeShed\App\Sheet\SentSheetRepository;
 use AwakeShed\App\Sheet\SheetCopy;
@@ -19,6 +20,7 @@ use AwakeShed\Tests\App\ShedTestCase;
 use AwakeShed\Tests\Kept;
 use AwakeShed\Tests\NeedsProgram;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Process\Process;
 
 /** What goes home with a machine on paper: derived until it is sent, kept as it was sent. */
@@ -72,13 +74,25 @@ final class SheetTest extends ShedTestCase
         self::mockTime(new \DateTimeImmutable('2026-06-09 09:00:00 UTC'));
         $this->signIn();
         $job = $this->worked();
+        foreach ([[400, 300, 'The bowl, as it came off'], [300, 400, ''], [1900, 500, 'A caption that is so long that it has to be broken under a picture of its width'], [64, 64, 'Small']] as [$width, $height, $caption]) {
+            $picture = imagecreatetruecolor($width, $height);
+            self::assertInstanceOf(\GdImage::class, $picture);
+            $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+            imagejpeg($picture, $file);
+            $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token()], ['photos' => [new UploadedFile($file, 'mower.jpg', 'image/jpeg', null, true)]]);
+            $photos = self::service(PhotoRepository::class)->ofJob($this->again($job));
+            $this->post('/photos/'.$photos[\count($photos) - 1]->getId().'/caption', ['caption' => $caption]);
+            self::assertResponseRedirects();
+        }
         $lines = [];
         foreach (SheetKind::cases() as $kind) {
             $this->browser->request('GET', '/jobs/'.$job->getId()."/papers/$kind->value.pdf");
             self::assertResponseIsSuccessful($kind->value);
-            preg_match_all('/stream\r?\n(.*?)\r?\nendstream/s', (string) $this->browser->getResponse()->getContent(), $streams);
-            foreach ($streams[1] as $stream) {
-                $page = (string) @gzuncompress($stream);
+            $pdf = (string) $this->browser->getResponse()->getContent();
+            // By the length that is said of it: what is packed may end in what looks like the end of a line.
+            preg_match_all('/\/Length (\d+)[^>]*>>\s*stream\r?\n/', $pdf, $streams, \PREG_SET_ORDER | \PREG_OFFSET_CAPTURE);
+            foreach ($streams as [[$head, $at], [$length]]) {
+                $page = (string) @gzuncompress(substr($pdf, $at + \strlen($head), (int) $length));
                 if (str_contains($page, ' Td ')) {
                     $drawn = (string) preg_replace('/\[?\((?:\\\\.|[^)])*\)\]? T[jJ]/s', 'words', $page);
                     $lines[] = "$kind->value: ".substr_count($drawn, 'words').' words, '.substr_count($drawn, ' l').' lines, '.substr_count($drawn, ' re').' boxes, '.substr_count($drawn, ' Do').' pictures, '.hash('xxh64', $drawn);
