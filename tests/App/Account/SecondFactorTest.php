@@ -111,6 +111,33 @@ final class SecondFactorTest extends ShedTestCase
         $this->assertSays('Too many tries.');
     }
 
+    public function testItIsSwitchedOffByACodeAndNotWithoutOne(): void
+    {
+        self::mockTime(new \DateTimeImmutable('2026-11-25 10:00:00'));
+        $owner = $this->member(Role::Owner);
+        $this->signInAs($owner);
+        $page = $this->browser->request('GET', '/me/second-factor');
+        $secret = str_replace(' ', '', $page->filter('code')->text());
+        $this->browser->submitForm('Switch it on', ['code' => $this->code($secret)]);
+        $noted = static fn (): mixed => self::entities()->getConnection()->fetchOne('SELECT COUNT(*) FROM audit_note WHERE what = ? AND member_id = ?', ['second_factor_off', $owner->getId()]);
+        $switchOff = function (string $code): void {
+            $page = $this->browser->request('GET', '/me/second-factor');
+            $this->browser->submit($page->selectButton('Switch it off')->form(['code' => $code]));
+        };
+        self::mockTime(new \DateTimeImmutable('2026-11-25 10:05:00'));
+        $switchOff('000000');
+        self::assertResponseStatusCodeSame(422);
+        self::assertTrue($this->member(Role::Owner)->secondFactor()->isOn());
+        self::assertEquals(0, $noted());
+        $switchOff($this->code($secret));
+        self::assertResponseRedirects('/me');
+        $this->browser->followRedirect();
+        $this->assertSays('The second factor is off.');
+        self::entities()->clear();
+        self::assertFalse($this->member(Role::Owner)->secondFactor()->isOn());
+        self::assertEquals(1, $noted());
+    }
+
     public function testOnlyOwnersHaveOne(): void
     {
         $this->signIn();

@@ -7,6 +7,7 @@ namespace AwakeShed\Tests\App\Audit;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\Tests\App\ShedTestCase;
+use Symfony\Component\DomCrawler\Crawler;
 
 final class NotedTest extends ShedTestCase
 {
@@ -22,6 +23,19 @@ final class NotedTest extends ShedTestCase
             $this->browser->getInternalResponse()->getContent();
         }
         self::assertSame(array_map(static fn (string $page): array => [$owner->getId(), (string) parse_url($page, \PHP_URL_PATH)], $taken), array_map(array_values(...), self::entities()->getConnection()->fetchAllAssociative('SELECT member_id, subject FROM audit_note WHERE what = ? ORDER BY id', [Deed::Exported->value])));
+    }
+
+    public function testTheTrailIsReadPageByPage(): void
+    {
+        $this->signIn(Role::Owner);
+        self::entities()->getConnection()->executeStatement("INSERT INTO audit_note (at, what, subject, said_before, says_now, address, shop_id) SELECT '2026-01-01', 'exported', CONCAT('note ', seq), '[]', '[]', '', 1 FROM seq_1_to_70");
+        $subjects = static fn (Crawler $page): array => $page->filter('tbody tr')->each(static fn (Crawler $row): string => (string) preg_replace('/.*(note \d+).*/s', '$1', $row->text()));
+        $first = $this->browser->request('GET', '/audit?what=exported');
+        self::assertSame(array_map(static fn (int $n): string => "note $n", range(70, 11)), $subjects($first));
+        $older = $first->filter('main a[href*="before="]')->attr('href') ?? self::fail('It does not go on.');
+        $second = $this->browser->request('GET', $older);
+        self::assertSame(array_map(static fn (int $n): string => "note $n", range(10, 1)), $subjects($second));
+        self::assertCount(0, $second->filter('main a[href*="before="]'));
     }
 
     public function testWhatMayNotBeDoneIsNotedWithWhoWantedTo(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\App\Calc;
 
+use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\Vocabulary;
@@ -28,6 +29,33 @@ final class FromRecordTest extends ShedTestCase
         // One off another machine is a way once there is one.
         $page = $this->browser->request('GET', '/jobs/'.$job->getId().'/bench/repair?contamination=pitted&donor_parts=5');
         self::assertNotSame('', $page->filter('[data-figure="donor_cost"]')->attr('data-plain'));
+    }
+
+    public function testWhatWasMeasuredOfFuelAndOilFillsTheirCalculations(): void
+    {
+        $this->signIn();
+        $asked = fn (Job $job, string $calculation, string $field): ?string => $this->browser->request('GET', '/jobs/'.$job->getId()."/bench/$calculation")->filter("#$field")->attr('value');
+        $job = $this->job();
+        self::assertSame('', (string) $asked($job, 'flush-plan', 'dilution'));
+        $this->found($job, Finding::number('jar.ethanol_percent', 9.5), Finding::observed('look.oil_level', 'far_over')->measuring(['drained_ml' => 870, 'dilution' => 0.38]));
+        self::assertSame(['9.5', '870', '38'], [$asked($job, 'water-tolerance', 'ethanol'), $asked($job, 'fuel-in-oil', 'drained_ml'), $asked($job, 'flush-plan', 'dilution')]);
+        // Drained since, that counts; what the level said of the oil it had is what is flushed out.
+        $this->found($this->again($job), new Done(self::service(Vocabulary::class)->act('crankcase.drained'), ['ml' => 900]));
+        self::assertSame(['900', '38'], [$asked($job, 'fuel-in-oil', 'drained_ml'), $asked($job, 'flush-plan', 'dilution')]);
+        // The published table ends at fifteen.
+        foreach (['15' => '15', '15.1' => '10'] as $said => $filled) {
+            $other = $this->job();
+            $this->found($other, Finding::number('jar.ethanol_percent', (float) $said));
+            self::assertSame($filled, $asked($other, 'water-tolerance', 'ethanol'), $said.' %');
+        }
+    }
+
+    public function testWhatAPhotoSaysOfAJarGoesIntoItsFields(): void
+    {
+        $this->signIn();
+        $page = $this->browser->request('GET', '/jobs/'.$this->job()->getId().'/bench/jar-photo?'.http_build_query(['bottom' => '500, 900', 'interface' => '500, 780', 'surface' => '500, 300', 'total_ml' => '100']));
+        parse_str((string) parse_url((string) $page->filter('#calc-answer a.button')->attr('href'), \PHP_URL_QUERY), $said);
+        self::assertSame(['100', '20'], [$said['total_ml'] ?? null, $said['lower_ml'] ?? null]);
     }
 
     public function testANeedleThatHeldIsTickedBeforeAJetIsOpened(): void

@@ -24,6 +24,13 @@ final class OddsPageTest extends ShedTestCase
         self::assertResponseRedirects('/odds/faults/spark.plug_bad');
         self::assertEqualsCanonicalizing([0.4, 0.125], array_values(self::service(OwnShares::class)->all()), 'only what was changed is kept');
 
+        // Said again it is another figure, not another row; said as it ships it is none.
+        foreach ([['20', '12.5', [0.2, 0.125]], ['20', '30', [0.2, 0.3]], ['2.8', '30', [0.3]], ['40', '12.5', [0.4, 0.125]]] as [$prior, $sooty, $kept]) {
+            $this->browser->submit($this->browser->request('GET', '/odds/faults/spark.plug_bad')->selectButton('Save')->form(['odds['.self::PRIOR.']' => $prior, 'odds[faults/spark.plug_bad/shows/look.plug/sooty]' => $sooty]));
+            self::entities()->clear();
+            self::assertEqualsCanonicalizing($kept, array_values(self::service(OwnShares::class)->all()));
+        }
+
         $page = $this->browser->request('GET', '/odds');
         $this->assertSays('2.8 % from memory');
         $this->assertSays('40 %');

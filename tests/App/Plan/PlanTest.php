@@ -120,6 +120,23 @@ final class PlanTest extends ShedTestCase
         self::assertSame(40.0, self::service(MarkRepository::class)->timed()['gates'][0][1]);
     }
 
+    public function testWhoIsDoneStopsTheClockAndIsSentToTheJob(): void
+    {
+        $this->signIn();
+        $job = $this->promised('2026-06-12');
+        $this->replanned();
+        $this->post("/plan/{$job->getId()}/gates/longer", ['minutes' => '15']);
+        self::assertTrue($this->replanned()->items[0]->isUnderWay(), 'who says it takes longer has begun');
+        $this->post("/plan/{$job->getId()}/gates/longer", ['minutes' => '17']);
+        self::assertResponseStatusCodeSame(404);
+        $this->post("/plan/{$job->getId()}/gates/done", []);
+        self::assertResponseRedirects('/jobs/'.$job->getId());
+        $this->browser->followRedirect();
+        $this->assertSays('The clock has stopped. Record what was done');
+        $first = $this->replanned()->items[0];
+        self::assertSame([$job->getId(), 'gates', false], [$first->job->id, $first->kind, $first->isUnderWay()], 'until it is recorded it is still to be done');
+    }
+
     public function testWhatCannotBeDoneNowWaitsWithItsReason(): void
     {
         $this->signIn();

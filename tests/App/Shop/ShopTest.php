@@ -8,18 +8,26 @@ use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Account\Shops;
+use AwakeShed\App\Diagnosis\ShopOdds;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
+use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\School\Schools;
 use AwakeShed\App\Shop\OpeningCode;
 use AwakeShed\App\Shop\ShopFile;
 use AwakeShed\App\Shop\UnreadableShop;
+use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Spec\SourceClass;
+use AwakeShed\Core\Spec\SpecFigure;
+use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Tests\App\ShedTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 final class ShopTest extends ShedTestCase
 {
@@ -165,6 +173,59 @@ final class ShopTest extends ShedTestCase
         $again = self::service(JobRepository::class)->findAll()[0];
         self::assertSame('Heronbill, travelling', $again->getMachine()->getLabel());
         self::assertEquals($before->events, $this->record($again)->case()->events);
+    }
+
+    /** What is read in again is what went out: schools, odds, the spec book, pictures, who had it when, and what went home. */
+    public function testASecondShedIsTheFirstOverAgain(): void
+    {
+        $this->signIn(Role::Owner);
+        $job = $this->job(label: 'Heronbill, all of it');
+        $this->post('/schools', ['question' => 'jet_drilling', 'school' => 'next_size_up']);
+        self::service(ShopOdds::class)->change(['faults/spark.plug_bad/prior' => 0.4], $this->member(Role::Owner), RequestKey::fresh());
+        $page = new SpecPage('Heronbill 160', MachineKind::Mower);
+        $page->write([new SpecValue(SpecFigure::Oil, 620, SourceClass::Published, 'its manual')]);
+        self::entities()->persist($page);
+        $picture = imagecreatetruecolor(40, 30);
+        self::assertInstanceOf(\GdImage::class, $picture);
+        $path = (string) tempnam(sys_get_temp_dir(), 'shed');
+        imagejpeg($picture, $path);
+        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value], ['photos' => [new UploadedFile($path, 'mower.jpg', 'image/jpeg', null, true)]]);
+        $job = self::service(JobRepository::class)->findAll()[0];
+        $job->getMachine()->describe('Heronbill, all of it', $job->getMachine()->facts(), 'Cabin 9', 'by the jetty');
+        $job->wantedFor(new \DateTimeImmutable('2026-12-01'), 'leaks when tipped');
+        $job->handBack(new \DateTimeImmutable('2026-11-22 10:00 UTC'));
+        self::entities()->flush();
+
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        self::service(ShopFile::class)->write($file);
+        /** @return array{array{shop: array<string, mixed>, schools: array<string, string>, jobs: list<array{owner: string, contact: string, remarks: string, wanted_by: string|null, photos: int, ...}>}, mixed, list<string>} */
+        $told = static function () use ($file): array {
+            $zip = new \ZipArchive();
+            $zip->open($file);
+            /** @var array{shop: array<string, mixed>, schools: array<string, string>, jobs: list<array{case: string, label: string, owner: string, contact: string, remarks: string, taken_in: string, wanted_by: string|null, handed_back: string|null, photos: list<string>}>} $shop */
+            $shop = json_decode((string) $zip->getFromName('shop.json'), true, 16, \JSON_THROW_ON_ERROR);
+            // Jobs and pictures are counted anew, and taken in on the day they are read in.
+            $jobs = [];
+            foreach ($shop['jobs'] as $one) {
+                $jobs[] = ['case' => '', 'taken_in' => '', 'photos' => \count($one['photos'])] + $one;
+            }
+            $shop['jobs'] = $jobs;
+
+            return [$shop, json_decode((string) $zip->getFromName('spec-book.json'), true), array_map(static fn (string $csv): string => (string) $zip->getFromName($csv), ['oil.csv', 'parts.csv', 'shelf.csv'])];
+        };
+        $before = $told();
+        self::assertSame(['jet_drilling' => 'next_size_up'], $before[0]['schools']);
+        self::assertSame(['name' => self::service(Shops::class)->current()?->getName(), 'place' => self::service(Shops::class)->current()?->getPlace(), 'units' => self::service(Shops::class)->current()?->getUnits()->value], $before[0]['shop']);
+        self::assertSame([1, 'Cabin 9', 'by the jetty', 'leaks when tipped', '2026-12-01'], [$before[0]['jobs'][0]['photos'], $before[0]['jobs'][0]['owner'], $before[0]['jobs'][0]['contact'], $before[0]['jobs'][0]['remarks'], $before[0]['jobs'][0]['wanted_by']]);
+        foreach (['photo', 'entry', 'job', 'machine', 'own_odds', 'spec_page', 'shop_school'] as $table) {
+            self::entities()->getConnection()->executeStatement("DELETE FROM $table");
+        }
+        self::entities()->clear();
+        self::assertSame(1, self::service(ShopFile::class)->read($file, $this->member(Role::Owner)));
+        self::entities()->clear();
+        self::service(ShopFile::class)->write($file);
+        self::assertSame($before, $told());
+        unlink($file);
     }
 
     public function testTheTrailSaysWhoDidWhatAndWhatItSaidBefore(): void
