@@ -49,21 +49,6 @@ class AuditNote implements BelongsToShop
     #[ORM\Column(length: 45)]
     private string $address;
 
-    /**
-     * @param array<string, mixed> $before
-     * @param array<string, mixed> $after
-     */
-    public function __construct(\DateTimeImmutable $at, ?int $memberId, Deed $what, string $subject, array $before, array $after, string $address)
-    {
-        $this->at = $at;
-        $this->memberId = $memberId;
-        $this->what = $what;
-        $this->subject = mb_substr($subject, 0, 120);
-        $this->before = $before;
-        $this->after = $after;
-        $this->address = $address;
-    }
-
     public function getId(): ?int
     {
         return $this->id;
