@@ -60,6 +60,9 @@ final class PartsLedgerTest extends TestCase
             self::assertSame($bench, $bench->other()->other());
             self::assertSame([], array_intersect_key($benches->at($bench)->types, $benches->at($bench->other())->types));
         }
+        $checks = static fn (Bench $bench): array => array_map(static fn (CoverCheck $check): string => $check->id, $benches->at($bench)->checks);
+        self::assertSame(['kill_wire', 'gaskets'], $checks(Bench::Teardown), 'whatever came off, the lead that stops it and what lies between');
+        self::assertGreaterThan(2, \count($checks(Bench::Carburetor)));
         self::assertEquals(Carburetors::shipped(), $benches->at(Bench::Carburetor));
         self::assertEquals(Carburetors::teardowns(), $benches->at(Bench::Teardown));
     }
