@@ -308,6 +308,7 @@ final class CarburetorPagesTest extends ShedTestCase
         $this->move($job, ['what' => 'keep', 'place' => '5', 'keep' => 'renew']);
         $parts = self::service(WantedPartRepository::class)->ofJob($this->again($job));
         self::assertSame(['Inlet needle'], array_map(static fn (WantedPart $part): string => $part->getName(), $parts));
+        self::assertEquals(1, self::entities()->getConnection()->fetchOne('SELECT waits_for_parts FROM job WHERE id = ?', [$job->getId()]), 'until it is there the job waits for it');
     }
 
     public function testWhatIsPartOfTheBodyIsNotBothNew(): void
