@@ -83,7 +83,7 @@ final readonly class FuelVerdict
         if (!$jar->age->isPastLimit()) {
             return [];
         }
-        $figures = ['months' => $jar->age->months ?? 0.0, 'limit' => FuelAge::LIMIT_MONTHS];
+        $figures = ['months' => (float) $jar->age->months, 'limit' => FuelAge::LIMIT_MONTHS];
 
         return match ($school) {
             OldFuelSchool::DiscardPastSixMonths => [new FuelReason('old', FuelDecision::PartsWashingOnly, $figures)],
