@@ -72,7 +72,6 @@ final readonly class ErrorPage
                 403 => 'role',
                 404 => 'not_found',
                 405 => 'not_found',
-                429 => 'too_many',
                 default => 'malformed',
             }, null],
             default => [Response::HTTP_INTERNAL_SERVER_ERROR, 'ours', null],

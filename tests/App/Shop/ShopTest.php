@@ -12,8 +12,10 @@ use AwakeShed\App\Diagnosis\ShopOdds;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Reader\UnitSystem;
 use AwakeShed\App\School\Schools;
+use AwakeShed\App\Shop\DemoMachines;
 use AwakeShed\App\Shop\OpeningCode;
 use AwakeShed\App\Shop\ShopFile;
 use AwakeShed\App\Shop\UnreadableShop;
@@ -24,6 +26,7 @@ use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Tests\App\ShedTestCase;
+use League\Flysystem\FilesystemOperator;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
@@ -88,6 +91,11 @@ final class ShopTest extends ShedTestCase
         $demo->isForShow();
         self::entities()->flush();
         $this->signIn(Role::Owner);
+        $this->sendPicture($demo);
+        $pictures = self::getContainer()->get(FilesystemOperator::class.' $photos');
+        self::assertInstanceOf(FilesystemOperator::class, $pictures);
+        $picture = self::service(PhotoRepository::class)->ofJob($this->again($demo))[0]->getFile();
+        self::assertTrue($pictures->fileExists('full/'.$picture));
         $page = $this->browser->request('GET', '/shop');
         $this->browser->submit($page->selectButton('Throw them away')->form(['sure' => 'yes']));
         self::assertSame(2, self::service(JobRepository::class)->count([]));
@@ -95,6 +103,18 @@ final class ShopTest extends ShedTestCase
         self::entities()->clear();
         self::assertSame(1, self::service(JobRepository::class)->count([]));
         self::assertNotNull(self::entities()->find(Job::class, $own->getId()));
+        self::assertSame([], array_filter(['full/', 'small/'], static fn (string $size): bool => $pictures->fileExists($size.$picture)));
+        self::assertSame([0, 0], [self::service(DemoMachines::class)->count(), self::service(DemoMachines::class)->throwAway()]);
+    }
+
+    private function sendPicture(Job $job): void
+    {
+        $picture = imagecreatetruecolor(40, 30);
+        self::assertInstanceOf(\GdImage::class, $picture);
+        $path = (string) tempnam(sys_get_temp_dir(), 'shed');
+        imagejpeg($picture, $path);
+        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value], ['photos' => [new UploadedFile($path, 'mower.jpg', 'image/jpeg', null, true)]]);
+        self::assertResponseRedirects();
     }
 
     public function testTheDemoIsLaidIntoAnEmptyShedOnly(): void
@@ -185,11 +205,7 @@ final class ShopTest extends ShedTestCase
         $page = new SpecPage('Heronbill 160', MachineKind::Mower);
         $page->write([new SpecValue(SpecFigure::Oil, 620, SourceClass::Published, 'its manual')]);
         self::entities()->persist($page);
-        $picture = imagecreatetruecolor(40, 30);
-        self::assertInstanceOf(\GdImage::class, $picture);
-        $path = (string) tempnam(sys_get_temp_dir(), 'shed');
-        imagejpeg($picture, $path);
-        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value], ['photos' => [new UploadedFile($path, 'mower.jpg', 'image/jpeg', null, true)]]);
+        $this->sendPicture($job);
         $job = self::service(JobRepository::class)->findAll()[0];
         $job->getMachine()->describe('Heronbill, all of it', $job->getMachine()->facts(), 'Cabin 9', 'by the jetty');
         $job->wantedFor(new \DateTimeImmutable('2026-12-01'), 'leaks when tipped');
