@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Job;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
+use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoRepository;
+use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Progress\WaitsOn;
 use AwakeShed\Tests\App\ShedTestCase;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
@@ -137,6 +141,39 @@ final class IntakeTest extends ShedTestCase
         $this->post('/entries/'.$undo->id.'/undo', []);
         self::assertSame(['Cabin 5', 550.0], [$this->again($job)->getMachine()->getOwnerName(), $this->again($job)->getMachine()->facts()->oilMl]);
         self::assertSame('2026-12-24', $this->again($job)->getWantedBy()?->format('Y-m-d'));
+    }
+
+    /** All that is written on a job goes back by one undoing, and on again by the next. */
+    public function testEverythingOfAChangeGoesBackAndOnAgain(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $job->follow('jet_drilling', 'never');
+        $job->limit(50.0, null);
+        self::entities()->flush();
+        $stands = function () use ($job): array {
+            $now = $this->again($job);
+
+            return [$now->getMachine()->getLabel(), $now->getMachine()->getOwnerContact(), $now->getMachine()->facts()->electricStart, $now->getRemarks(), $now->getSchools(), $now->getCap(), $now->getWorth(), $now->isComeback(), $now->getMissed(), $now->getWaitsOn()];
+        };
+        $before = $stands();
+        $now = $this->again($job);
+        self::service(Recorder::class)->rewrite($now, $this->member(Role::Technician), RequestKey::fresh(), static function () use ($now): void {
+            $now->getMachine()->describe('Another', new MachineFacts(MachineKind::Mower, electricStart: true), 'Cabin 4', 'by the jetty');
+            $now->wantedFor(null, 'leaks');
+            $now->follow('jet_drilling', 'next_size_up');
+            $now->follow('needle_seat', 'renew_both');
+            $now->limit(120.0, 300.0);
+            $now->sayComeback(true, 'the tank');
+            $now->waitOn(WaitsOn::Owner);
+        });
+        $after = $stands();
+        self::assertSame(['Another', 'by the jetty', true, 'leaks', ['jet_drilling' => 'next_size_up', 'needle_seat' => 'renew_both'], 120.0, 300.0, true, 'the tank', WaitsOn::Owner], $after);
+        $entry = $this->record($this->again($job))->entries[0];
+        $this->post('/entries/'.$entry->id.'/undo', []);
+        self::assertSame($before, $stands());
+        $this->post('/entries/'.$this->record($this->again($job))->entries[1]->id.'/undo', []);
+        self::assertSame($after, $stands());
     }
 
     private function only(): Job
