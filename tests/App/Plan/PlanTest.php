@@ -417,6 +417,11 @@ final class PlanTest extends ShedTestCase
 
         self::assertNotSame([], $after->changes);
         self::assertLessThan(\count($before->items) / 2, \count($after->changes));
+        $had = array_column($before->items, null, 'id');
+        foreach ($after->changes as [$item, $from, $by, $instead]) {
+            self::assertSame([$item->hands->name ?? '', $had[$item->id]->hands->name ?? '', $had[$item->id]->start->format('c')], [$instead, $by, $from->format('c')], $item->id);
+        }
+        self::assertNotSame('', implode('', array_column($after->changes, 3)), 'by whom');
         $this->browser->request('GET', '/plan');
         $this->assertSays('What changed with the last plan');
     }
