@@ -23,6 +23,11 @@ final class HearCommandTest extends KernelTestCase
         self::assertSame(['told', 'hunts'], [$said['verdict'], $said['speed']]);
         self::assertEqualsWithDelta(3150, $said['rpm'], 32);
         self::assertEqualsWithDelta(1.8, $said['beat_seconds'], 0.18);
+        // No finer than they are known.
+        foreach (['confidence' => 2, 'rpm' => 1, 'half_width_rpm' => 1] as $figure => $places) {
+            self::assertIsFloat($said[$figure]);
+            self::assertSame(round($said[$figure], $places), $said[$figure], $figure);
+        }
     }
 
     public function testWhatItCannotReadIsTwoAndALine(): void
