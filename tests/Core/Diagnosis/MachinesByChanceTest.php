@@ -46,7 +46,7 @@ final class MachinesByChanceTest extends TestCase
             }
             $network = $model->network(new CaseFile($machine, $events));
             $said = implode(' ', [$machine->kind->value, $machine->cycle->value, $machine->usualFeed()->value, $machine->choke->value ?? 'any', match ($machine->electricStart) {
-                null => 'perhaps', true => 'starter', false => 'by hand'
+                null => 'perhaps', true => 'starter', false => 'by hand',
             }]);
             $lines[] = "$seed, $said: not ".implode(' ', array_diff($model->faults(), array_keys($network->priors)));
             $lines[] = "$seed, priors: ".Kept::summed(array_values($network->priors)).'; brings '.Kept::summed(array_merge([], ...array_map(array_values(...), array_values($network->brings)))).'; seen '.implode(' ', array_keys($network->seen));
