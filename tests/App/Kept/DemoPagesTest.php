@@ -79,6 +79,8 @@ final class DemoPagesTest extends ShedTestCase
 
     private static function told(string $text, int $first): string
     {
+        // In a bar stands as much of a job's number and name as there is room for.
+        $text = (string) preg_replace('/(<text .*">)#.*$/u', '$1#', $text);
         $text = (string) preg_replace(self::NEW_EACH_TIME, '…', $text);
 
         return (string) preg_replace_callback('~(?<=#|/jobs/|\bjob=|\bname=parts\[\] value=|data-bar="j)\d+(?![\da-f])|(?<=\()\d+(?=-\d+\))|(?<=,)\d+(?=,"[^"]*",[a-z_]+,)~', static fn (array $id): string => (string) ((int) $id[0] - $first + 1), $text);
