@@ -423,10 +423,13 @@
         }
     };
 
-    /** A calculator as last seen may be another edit's; what this one says stands in the address. */
+    /** A calculator as last seen may be another edit's; what this one says stands in the address, of boxes those that are ticked. */
     const fillFromAddress = (form) => {
-        const typed = [...new URLSearchParams(location.search)].map(([name, value]) => [name, value, form?.querySelector(`[name="${CSS.escape(name)}"]`)?.type === 'radio' ? true : null]);
-        if (form && fill(form, typed)) {
+        const said = new URLSearchParams(location.search);
+        const typed = [...form?.elements ?? []].filter((field) => field.name !== '').map((field) => ['radio', 'checkbox'].includes(field.type)
+            ? [field.name, field.value, said.getAll(field.name).includes(field.value)]
+            : [field.name, said.get(field.name) ?? field.value, null]);
+        if (said.size > 0 && fill(form, typed)) {
             leaveUnanswered(form);
         }
     };
