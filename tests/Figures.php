@@ -48,16 +48,4 @@ final readonly class Figures
             yield $folder => TableRows::of($classes);
         }
     }
-
-    /** @return list<string> what a copy says */
-    public static function copied(string $copy): array
-    {
-        return explode("\n", rtrim((string) file_get_contents($copy)));
-    }
-
-    /** @return list<string> of which folders there are copies */
-    public static function copies(string $folder): array
-    {
-        return array_map(static fn (string $copy): string => basename($copy, '.txt'), array_values(array_filter((array) glob($folder.'*.txt'), is_string(...))));
-    }
 }

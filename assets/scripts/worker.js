@@ -126,8 +126,8 @@ self.addEventListener('fetch', (event) => {
         event.respondWith(shell(request));
     } else if (PICTURE.test(address.pathname)) {
         event.respondWith(picture(request));
+    // An edit is answered or not: the page as last seen would take what was typed along.
     } else if (request.mode === 'navigate' || (request.headers.get('HX-Boosted') === 'true' && !request.headers.has('Fields'))) {
-        // An edit is answered or not: the page as last seen would take what was typed along.
         event.respondWith(page(request, (work) => event.waitUntil(work)));
     }
 });

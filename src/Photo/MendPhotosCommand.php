@@ -58,10 +58,12 @@ final class MendPhotosCommand extends Command
                 if ($mends) {
                     $photo->remove($this->clock->now());
                 }
-            } elseif ($hasFull && !$hasSmall && $mends && !$this->store->mendSmall($file)) {
-                $output->writeln(\sprintf('Photo %d of job %d: its picture cannot be read; a backup may hold it whole.', $photo->getId(), $photo->getJob()->getId()));
             } elseif ($hasFull && !$hasSmall) {
-                ++$small;
+                if (!$mends || $this->store->mendSmall($file)) {
+                    ++$small;
+                } else {
+                    $output->writeln(\sprintf('Photo %d of job %d: its picture cannot be read; a backup may hold it whole.', $photo->getId(), $photo->getJob()->getId()));
+                }
             }
         }
         $before = $this->clock->now()->getTimestamp() - self::SETTLED;

@@ -8,7 +8,6 @@ use AwakeShed\App\Account\MemberRepository;
 use AwakeShed\App\Account\Role;
 use AwakeShed\App\Plan\Plans;
 use AwakeShed\App\Shop\OpeningCode;
-use League\Flysystem\FilesystemOperator;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\Filesystem\Filesystem;
@@ -58,8 +57,7 @@ final class CommandsTest extends ShedTestCase
     public function testPicturesAreCopiedOutAndIn(): void
     {
         $this->folder = sys_get_temp_dir().'/shed-copy-'.bin2hex(random_bytes(4));
-        $pictures = self::getContainer()->get(FilesystemOperator::class.' $photos');
-        self::assertInstanceOf(FilesystemOperator::class, $pictures);
+        $pictures = self::pictures();
         $pictures->write('a.jpg', 'one');
         $pictures->write('b.jpg', 'two');
         [$status, $said] = self::done('shed:copy-photos', ['way' => 'out', 'folder' => $this->folder]);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App;
 
 use AwakeShed\Tests\Figures;
-use PHPUnit\Framework\Attributes\DataProvider;
+use AwakeShed\Tests\StandsTwice;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -15,31 +15,17 @@ use PHPUnit\Framework\TestCase;
  */
 final class FiguresOfTheShedTest extends TestCase
 {
+    use StandsTwice;
+
     private const COPIES = __DIR__.'/Figures/';
 
-    /** @return iterable<string, array{string, list<string>}> */
-    public static function folders(): iterable
+    private static function said(): iterable
     {
-        foreach (Figures::of(__DIR__.'/../../src/', 'AwakeShed\App\\', self::hasNumbers(...)) as $folder => $says) {
-            yield $folder => [self::COPIES.$folder.'.txt', $says];
-        }
+        return Figures::of(__DIR__.'/../../src/', 'AwakeShed\App\\', self::hasNumbers(...));
     }
 
     private static function hasNumbers(mixed $value): bool
     {
         return \is_int($value) || \is_float($value) || (\is_array($value) && [] !== array_filter($value, self::hasNumbers(...)));
-    }
-
-    /** @param list<string> $says */
-    #[DataProvider('folders')]
-    public function testTheNumbersOfAFolderAreThoseOfItsCopy(string $copy, array $says): void
-    {
-        self::assertFileExists($copy);
-        self::assertSame(Figures::copied($copy), $says);
-    }
-
-    public function testNoCopyIsOfAFolderThatIsGone(): void
-    {
-        self::assertEqualsCanonicalizing(array_keys([...self::folders()]), Figures::copies(self::COPIES));
     }
 }

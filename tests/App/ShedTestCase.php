@@ -24,6 +24,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
 use Doctrine\ORM\EntityManagerInterface;
+use League\Flysystem\FilesystemOperator;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\DomCrawler\Crawler;
@@ -183,6 +184,34 @@ abstract class ShedTestCase extends WebTestCase
     protected function token(): string
     {
         return (string) $this->browser->request('GET', '/keys')->filter('body')->attr('data-token');
+    }
+
+    /** Where pictures lie. */
+    protected static function pictures(): FilesystemOperator
+    {
+        $files = self::getContainer()->get(FilesystemOperator::class.' $photos');
+        self::assertInstanceOf(FilesystemOperator::class, $files);
+
+        return $files;
+    }
+
+    /**
+     * A JPEG in a file of its own, as an upload leaves one.
+     *
+     * @param int<1, max> $width
+     * @param int<1, max> $height
+     */
+    protected static function picture(int $width, int $height, string $comment = ''): string
+    {
+        $picture = imagecreatetruecolor($width, $height);
+        self::assertInstanceOf(\GdImage::class, $picture);
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        imagejpeg($picture, $file);
+        // A comment segment stands for everything that phones write beside the picture.
+        $bytes = (string) file_get_contents($file);
+        file_put_contents($file, substr($bytes, 0, 2)."\xff\xfe".pack('n', \strlen($comment) + 2).$comment.substr($bytes, 2));
+
+        return $file;
     }
 
     /** What a part of a page says, in one line. */

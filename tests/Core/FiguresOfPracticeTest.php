@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\Core;
 
 use AwakeShed\Tests\Figures;
-use PHPUnit\Framework\Attributes\DataProvider;
+use AwakeShed\Tests\StandsTwice;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -16,26 +16,12 @@ use PHPUnit\Framework\TestCase;
  */
 final class FiguresOfPracticeTest extends TestCase
 {
+    use StandsTwice;
+
     private const COPIES = __DIR__.'/Figures/';
 
-    /** @return iterable<string, array{string, list<string>}> */
-    public static function folders(): iterable
+    private static function said(): iterable
     {
-        foreach (Figures::of(__DIR__.'/../../core/', 'AwakeShed\Core\\', static fn (): bool => true) as $folder => $says) {
-            yield $folder => [self::COPIES.$folder.'.txt', $says];
-        }
-    }
-
-    /** @param list<string> $says */
-    #[DataProvider('folders')]
-    public function testTheFiguresOfAFolderAreThoseOfItsCopy(string $copy, array $says): void
-    {
-        self::assertFileExists($copy);
-        self::assertSame(Figures::copied($copy), $says);
-    }
-
-    public function testNoCopyIsOfAFolderThatIsGone(): void
-    {
-        self::assertEqualsCanonicalizing(array_keys([...self::folders()]), Figures::copies(self::COPIES));
+        return Figures::of(__DIR__.'/../../core/', 'AwakeShed\Core\\', static fn (): bool => true);
     }
 }

@@ -163,7 +163,7 @@ final class KeptResultsTest extends TestCase
                 foreach ([Problems::madeUp($seed, 2 + $seed % 9), Problems::madeUp($seed, 6, false, false), Problems::week($seed, 3 + $seed % 7, 2 + $seed % 6)] as $number => $problem) {
                     foreach (Objective::cases() as $objective) {
                         $bound = static fn (Operation ...$operations): int => LowerBound::of(new Instance(new Problem($objective, 1, 20, $problem->resources, $problem->jobs, array_values($operations))));
-                        $alone = array_map(static fn (SharedResource $resource): int => $bound(...array_map(static fn (Operation $one): Operation => new Operation($one->id, $one->job, $one->minutes, $one->uses, $one->oneOf, splits: $one->splits, batchKey: $one->batchKey), array_filter($problem->operations, static fn (Operation $one): bool => str_contains(serialize([$one->uses, $one->oneOf]), '"'.$resource->id.'"')))), $problem->resources);
+                        $alone = array_map(static fn (SharedResource $resource): int => $bound(...array_map(static fn (Operation $one): Operation => new Operation($one->id, $one->job, $one->minutes, $one->uses, $one->oneOf, splits: $one->splits, batchKey: $one->batchKey), array_filter($problem->operations, static fn (Operation $one): bool => \in_array($resource->id, array_column(array_merge(...$one->ways()), 0), true)))), $problem->resources);
                         yield "$seed.$number, $objective->value: ".$bound(...$problem->operations).', alone '.implode(' ', $alone);
                     }
                 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\Core;
 
 use AwakeShed\Core\Table;
-use PHPUnit\Framework\Attributes\DataProvider;
+use AwakeShed\Tests\StandsTwice;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -15,32 +15,19 @@ use PHPUnit\Framework\TestCase;
  */
 final class TablesOfPracticeTest extends TestCase
 {
+    use StandsTwice;
+
     private const CORE = __DIR__.'/../../core/';
     private const COPIES = __DIR__.'/Tables/';
 
-    /** @return iterable<string, array{string, string}> */
-    public static function tables(): iterable
+    private static function said(): iterable
     {
         foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::CORE, \FilesystemIterator::SKIP_DOTS)) as $file) {
             \assert($file instanceof \SplFileInfo);
             if ('json' === $file->getExtension()) {
-                $name = strtr(substr($file->getPath(), \strlen(self::CORE)), ['/data' => '', '/' => '-']).'-'.$file->getBasename('.json');
-                yield $name => [(string) $file->getRealPath(), self::COPIES.$name.'.txt'];
+                yield strtr(substr($file->getPath(), \strlen(self::CORE)), ['/data' => '', '/' => '-']).'-'.$file->getBasename('.json') => TableRows::of(Table::read((string) $file->getRealPath()));
             }
         }
-    }
-
-    #[DataProvider('tables')]
-    public function testATableSaysWhatItsCopySays(string $table, string $copy): void
-    {
-        self::assertFileExists($copy);
-        self::assertSame(explode("\n", rtrim((string) file_get_contents($copy))), TableRows::of(Table::read($table)));
-    }
-
-    public function testNoCopyIsOfATableThatIsGone(): void
-    {
-        $copies = array_map(static fn (string $copy): string => basename($copy, '.txt'), array_filter((array) glob(self::COPIES.'*.txt'), is_string(...)));
-        self::assertEqualsCanonicalizing(array_keys(iterator_to_array(self::tables())), $copies);
     }
 
     /** Two tables that differ are never written alike. */

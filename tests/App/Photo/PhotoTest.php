@@ -15,6 +15,7 @@ use AwakeShed\Tests\App\ShedTestCase;
 use League\Flysystem\FilesystemOperator;
 use League\Flysystem\UnableToWriteFile;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\RequiresPhpExtension;
 use PHPUnit\Framework\Attributes\TestWith;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
@@ -51,12 +52,10 @@ final class PhotoTest extends ShedTestCase
      * @param array{int, int} $size
      * @param array{int, int} $red  a point of it that is red
      */
+    #[RequiresPhpExtension('exif')]
     #[TestWith([1, [40, 20], [2, 10]]), TestWith([3, [40, 20], [37, 10]]), TestWith([6, [20, 40], [10, 2]]), TestWith([8, [20, 40], [10, 37]])]
     public function testAPictureStandsUpright(int $orientation, array $size, array $red): void
     {
-        if (!\function_exists('exif_read_data')) {
-            self::markTestSkipped('PHP has no exif here.');
-        }
         $this->signIn();
         $job = $this->job();
         $picture = imagecreatetruecolor(40, 20);
@@ -297,36 +296,11 @@ final class PhotoTest extends ShedTestCase
         self::assertCount(2, $this->photos($job));
     }
 
-    private static function pictures(): FilesystemOperator
-    {
-        $files = self::getContainer()->get(FilesystemOperator::class.' $photos');
-        self::assertInstanceOf(FilesystemOperator::class, $files);
-
-        return $files;
-    }
-
     /** @return list<Photo> */
     private function photos(Job $job): array
     {
         self::entities()->clear();
 
         return self::service(PhotoRepository::class)->findBy(['job' => $job->getId(), 'removedAt' => null]);
-    }
-
-    /**
-     * @param int<1, max> $width
-     * @param int<1, max> $height
-     */
-    private static function picture(int $width, int $height, string $comment = ''): string
-    {
-        $picture = imagecreatetruecolor($width, $height);
-        self::assertInstanceOf(\GdImage::class, $picture);
-        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
-        imagejpeg($picture, $file);
-        // A comment segment stands for everything that phones write beside the picture.
-        $bytes = (string) file_get_contents($file);
-        file_put_contents($file, substr($bytes, 0, 2)."\xff\xfe".pack('n', \strlen($comment) + 2).$comment.substr($bytes, 2));
-
-        return $file;
     }
 }

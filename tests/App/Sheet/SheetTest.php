@@ -75,11 +75,7 @@ final class SheetTest extends ShedTestCase
         $this->signIn();
         $job = $this->worked();
         foreach ([[400, 300, 'The bowl, as it came off'], [300, 400, ''], [1900, 500, 'A caption that is so long that it has to be broken under a picture of its width'], [64, 64, 'Small']] as [$width, $height, $caption]) {
-            $picture = imagecreatetruecolor($width, $height);
-            self::assertInstanceOf(\GdImage::class, $picture);
-            $file = (string) tempnam(sys_get_temp_dir(), 'shed');
-            imagejpeg($picture, $file);
-            $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token()], ['photos' => [new UploadedFile($file, 'mower.jpg', 'image/jpeg', null, true)]]);
+            $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token()], ['photos' => [new UploadedFile(self::picture($width, $height), 'mower.jpg', 'image/jpeg', null, true)]]);
             $photos = self::service(PhotoRepository::class)->ofJob($this->again($job));
             $this->post('/photos/'.$photos[\count($photos) - 1]->getId().'/caption', ['caption' => $caption]);
             self::assertResponseRedirects();

@@ -26,7 +26,6 @@ use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Tests\App\ShedTestCase;
-use League\Flysystem\FilesystemOperator;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
@@ -92,8 +91,7 @@ final class ShopTest extends ShedTestCase
         self::entities()->flush();
         $this->signIn(Role::Owner);
         $this->sendPicture($demo);
-        $pictures = self::getContainer()->get(FilesystemOperator::class.' $photos');
-        self::assertInstanceOf(FilesystemOperator::class, $pictures);
+        $pictures = self::pictures();
         $picture = self::service(PhotoRepository::class)->ofJob($this->again($demo))[0]->getFile();
         self::assertTrue($pictures->fileExists('full/'.$picture));
         $page = $this->browser->request('GET', '/shop');
@@ -109,11 +107,7 @@ final class ShopTest extends ShedTestCase
 
     private function sendPicture(Job $job): void
     {
-        $picture = imagecreatetruecolor(40, 30);
-        self::assertInstanceOf(\GdImage::class, $picture);
-        $path = (string) tempnam(sys_get_temp_dir(), 'shed');
-        imagejpeg($picture, $path);
-        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value], ['photos' => [new UploadedFile($path, 'mower.jpg', 'image/jpeg', null, true)]]);
+        $this->browser->request('POST', '/jobs/'.$job->getId().'/photos', ['_token' => $this->token(), 'request_key' => RequestKey::fresh()->value], ['photos' => [new UploadedFile(self::picture(40, 30), 'mower.jpg', 'image/jpeg', null, true)]]);
         self::assertResponseRedirects();
     }
 
