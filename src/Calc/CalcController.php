@@ -8,6 +8,7 @@ use AwakeShed\App\Account\Member;
 use AwakeShed\App\Calc\Input\SeriesInput;
 use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Content\WorkedOut;
+use AwakeShed\App\Evidence\Record;
 use AwakeShed\App\Evidence\Recorder;
 use AwakeShed\App\Evidence\RecordReader;
 use AwakeShed\App\Http\Address;
@@ -70,13 +71,15 @@ final class CalcController extends AbstractController
         // Opened bare, the page answers with what it knows already; complete or not, nothing is refused yet.
         $given = $request->query->all();
         $looked = null === $job || [] !== $given ? [] : $this->forms->looked($calculation, $job);
-        $known = null === $job ? [] : $this->forms->known($calculation, $job);
+        // Read once for all that asks it.
+        $record = null === $job ? null : ($this->records)()->ofJob($job);
+        $known = null === $record ? [] : $this->forms->known($calculation, $record);
         $form = $this->forms->form($calculation, $looked, $job, $known);
         if ([] !== $given) {
             $form->submit($given);
         }
 
-        return $this->page($calculation, $form, $looked, $job, $known, 'stand' === $request->headers->get(self::FIELDS));
+        return $this->page($calculation, $form, $looked, $record, $known, 'stand' === $request->headers->get(self::FIELDS));
     }
 
     #[Route('/jobs/{job}/bench/{name}', name: 'job_calc_save', requirements: ['job' => Address::NUMBER, 'name' => self::NAME], methods: ['POST'])]
@@ -87,11 +90,12 @@ final class CalcController extends AbstractController
         $calculation = $this->named($name);
         $form = $this->forms->form($calculation, [], $job);
         $form->submit($request->getPayload()->all());
-        $known = $this->forms->known($calculation, $job);
+        $record = ($this->records)()->ofJob($job);
+        $known = $this->forms->known($calculation, $record);
         $more = self::untyped($known, $form);
         $answer = $this->forms->answer($calculation, $form, $more);
         if (!$answer instanceof Answer) {
-            return $this->page($calculation, $form, [], $job, $known);
+            return $this->page($calculation, $form, [], $record, $known);
         }
         $recorder->observe($job, $member, $key, $answer->findings, worked: new WorkedOut($name, $this->forms->plainInputs($calculation, $form, $more)));
         $this->addFlash('saved', 'Saved.');
@@ -102,9 +106,10 @@ final class CalcController extends AbstractController
     /**
      * @param FormInterface<array<string, mixed>> $form
      * @param array<string, FoundFigure>          $looked asked of what is not filled in yet
+     * @param Record|null                         $record of the job it stands in
      * @param array<string, mixed>                $known
      */
-    private function page(Calculation $calculation, FormInterface $form, array $looked, ?Job $job, array $known, bool $fieldsStand = false): Response
+    private function page(Calculation $calculation, FormInterface $form, array $looked, ?Record $record, array $known, bool $fieldsStand = false): Response
     {
         $answer = $this->forms->answer($calculation, $form, self::untyped($known, $form));
         $fieldsStand = $fieldsStand && $form->isSubmitted() && null !== $answer;
@@ -113,11 +118,11 @@ final class CalcController extends AbstractController
             $fieldsStand ? null : $form->createView(),
             $answer instanceof Answer ? $answer : null,
             $answer instanceof Refusal ? $this->words->refusal($answer) : null,
-            null === $job ? null : ($this->closed)()->in($job, $calculation->act()),
+            null === $record ? null : ($this->closed)()->by($record->case(), $calculation->act()),
             $this->forms->asTyped($form),
             array_diff_key($looked, $known),
             $form->isSubmitted() ? [] : array_keys($known),
-            null === $job || null === $calculation->act() ? [] : Measurement::pair(($this->records)()->ofJob($job)->case(), $calculation->act()),
+            null === $record || null === $calculation->act() ? [] : Measurement::pair($record->case(), $calculation->act()),
         );
 
         $response = new Response(status: $form->isSubmitted() && null === $page->answer ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK);
@@ -126,7 +131,7 @@ final class CalcController extends AbstractController
             $response->headers->add(['HX-Retarget' => '#calc-answer', 'HX-Reselect' => '#calc-answer', 'HX-Reswap' => 'outerHTML show:none']);
         }
 
-        return $this->render($fieldsStand ? 'calc/edit.html.twig' : 'calc/calc.html.twig', ['calc' => $page, 'calc_words' => $this->calcWords, 'job' => $job], $response);
+        return $this->render($fieldsStand ? 'calc/edit.html.twig' : 'calc/calc.html.twig', ['calc' => $page, 'calc_words' => $this->calcWords, 'job' => $record?->job], $response);
     }
 
     /**
@@ -139,7 +144,7 @@ final class CalcController extends AbstractController
      */
     private static function untyped(array $known, FormInterface $form): array
     {
-        return array_diff_key($known, iterator_to_array($form));
+        return array_diff_key($known, array_flip(CalcType::fieldsOf($form)));
     }
 
     private function named(string $name): Calculation

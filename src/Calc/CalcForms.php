@@ -9,7 +9,6 @@ use AwakeShed\App\Calc\Input\ChoiceInput;
 use AwakeShed\App\Calc\Input\Input;
 use AwakeShed\App\Evidence\Content\Observed;
 use AwakeShed\App\Evidence\Record;
-use AwakeShed\App\Evidence\RecordReader;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Reader\Reader;
 use AwakeShed\App\Spec\SpecBook;
@@ -28,16 +27,13 @@ final readonly class CalcForms
     private const WIRES = 'wires_mm';
 
     /**
-     * @param \Closure(): SpecBook     $specs   asked of a job's machine only: most calculations stand alone
-     * @param \Closure(): RecordReader $records
+     * @param \Closure(): SpecBook $specs asked of a job's machine only: most calculations stand alone
      */
     public function __construct(
         private FormFactoryInterface $forms,
         #[AutowireServiceClosure(SpecBook::class)]
         private \Closure $specs,
         private Reader $reader,
-        #[AutowireServiceClosure(RecordReader::class)]
-        private \Closure $records,
     ) {
     }
 
@@ -66,10 +62,8 @@ final readonly class CalcForms
     }
 
     /** @return array<string, mixed> by input */
-    public function known(Calculation $calculation, Job $job): array
+    public function known(Calculation $calculation, Record $record): array
     {
-        $record = ($this->records)()->ofJob($job);
-
         return ($calculation instanceof FromCase ? $calculation->known($record->case()) : []) + self::kept($calculation, $record);
     }
 
@@ -165,7 +159,11 @@ final readonly class CalcForms
         $typed = [];
         foreach ($form as $name => $field) {
             $text = $field->getViewData();
-            if (\is_string($text)) {
+            if (CalcType::SHEET === $name) {
+                /** @var array<string, string> $texts */
+                $texts = $text;
+                $typed += $texts;
+            } elseif (\is_string($text)) {
                 $typed[$name] = $text;
             } elseif (\is_array($text)) {
                 $typed[$name] = array_values(array_filter($text, is_string(...)));

@@ -7,12 +7,13 @@ namespace AwakeShed\App\Evidence;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Words\StepWords;
 use AwakeShed\App\Words\Words;
+use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Gate\Gatekeeper;
 
 /** Says before an act, not after it, that the job's evidence keeps it closed. */
 final readonly class ClosedActs
 {
-    public function __construct(private Recorder $recorder, private Gatekeeper $gatekeeper, private Words $words, private StepWords $steps)
+    public function __construct(private RecordReader $records, private Gatekeeper $gatekeeper, private Words $words, private StepWords $steps)
     {
     }
 
@@ -23,23 +24,27 @@ final readonly class ClosedActs
      */
     public function in(Job $job, ?string $test): ?string
     {
-        $closed = null === $test ? null : $this->closed($job, $test);
+        return null === $test ? null : $this->by($this->records->ofJob($job)->case(), $test);
+    }
 
-        return null === $closed ? null : $closed->detail($this->words, $this->steps);
+    /** {@see in()}, for whoever has read the record already. */
+    public function by(CaseFile $case, ?string $test): ?string
+    {
+        return null === $test ? null : $this->closed($case, $test)?->detail($this->words, $this->steps);
     }
 
     /** @throws ClosedTest when it is closed */
     public function demandOpen(Job $job, string $test): void
     {
-        $closed = $this->closed($job, $test);
+        $closed = $this->closed($this->records->ofJob($job)->case(), $test);
         if (null !== $closed) {
             throw $closed;
         }
     }
 
-    private function closed(Job $job, string $test): ?ClosedTest
+    private function closed(CaseFile $case, string $test): ?ClosedTest
     {
-        $blockers = $this->gatekeeper->blockers($this->recorder->open($job)->case(), $test);
+        $blockers = $this->gatekeeper->blockers($case, $test);
 
         return [] === $blockers ? null : new ClosedTest($test, $blockers);
     }

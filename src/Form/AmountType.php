@@ -5,13 +5,10 @@ declare(strict_types=1);
 namespace AwakeShed\App\Form;
 
 use AwakeShed\App\Unit\Measure;
-use AwakeShed\App\Unit\Quantities;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Quantity;
-use AwakeShed\Core\Units\TypedAmount;
-use AwakeShed\Core\Units\Unit;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\CallbackTransformer;
 use Symfony\Component\Form\Exception\TransformationFailedException;
@@ -31,34 +28,18 @@ use Symfony\Component\OptionsResolver\OptionsResolver;
  */
 final class AmountType extends AbstractType
 {
-    /** A comma parts readings where a space follows it; within a number it is a decimal comma. */
-    private const BETWEEN = '/\s*[;\/]\s*|,\s+|\s+(?=\d)/u';
-
-    public function __construct(private readonly Quantities $quantities, private readonly Words $words)
+    public function __construct(private readonly AmountTexts $texts, private readonly Words $words)
     {
     }
 
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
-        $measure = $options['measure'];
-        \assert($measure instanceof Measure);
-        $possible = $options['possible'];
-        \assert(null === $possible || $possible instanceof Interval);
-        $most = $options['most'];
-        \assert(null === $most || \is_int($most));
+        $asked = AmountAsked::in($options);
         $builder->addModelTransformer(new CallbackTransformer(
-            fn (mixed $value): string => implode('; ', array_map(
-                fn (mixed $one): string => $one instanceof Quantity ? $this->quantities->field($one, $measure) : '',
-                \is_array($value) ? $value : [$value],
-            )),
-            function (mixed $typed) use ($measure, $possible, $most): Quantity|array|null {
-                $text = trim(\is_string($typed) ? mb_scrub($typed) : '');
+            fn (mixed $value): string => $this->texts->written($value, $asked),
+            function (mixed $typed) use ($asked): Quantity|array|null {
                 try {
-                    return match (true) {
-                        null !== $most => $this->row($text, $measure, $possible, $most),
-                        '' === $text => null,
-                        default => $this->one($text, null, $measure, $possible),
-                    };
+                    return $this->texts->read(\is_string($typed) ? $typed : '', $asked);
                 } catch (Refusal $refusal) {
                     throw new TransformationFailedException($refusal->getMessage(), invalidMessage: $this->words->refusal($refusal));
                 }
@@ -68,15 +49,11 @@ final class AmountType extends AbstractType
 
     public function buildView(FormView $view, FormInterface $form, array $options): void
     {
-        $measure = $options['measure'];
-        \assert($measure instanceof Measure);
-        $view->vars['unit'] = $this->quantities->unit($measure)->symbol();
-        $possible = $options['possible'];
-        $usual = $options['usual'];
+        $asked = AmountAsked::in($options);
+        $view->vars['unit'] = $this->texts->unit($asked);
         $typed = $form->getViewData();
-        // Shown under what is asked or refused; a row of readings is mended by typing.
-        $view->vars['readings'] = $form->isSubmitted() && null === $options['most'] && \is_string($typed) && '' !== trim($typed)
-            ? $this->quantities->otherReadings(mb_scrub($typed), $measure, $possible instanceof Interval ? $possible : null, $usual instanceof Interval ? $usual : null) : [];
+        // Shown under what is asked or refused.
+        $view->vars['readings'] = $form->isSubmitted() && \is_string($typed) ? $this->texts->readings($typed, $asked) : [];
     }
 
     public function configureOptions(OptionsResolver $resolver): void
@@ -105,31 +82,5 @@ final class AmountType extends AbstractType
     public function getBlockPrefix(): string
     {
         return 'amount';
-    }
-
-    /** @throws Refusal */
-    private function one(string $text, ?Unit $meant, Measure $measure, ?Interval $possible): Quantity
-    {
-        $value = $this->quantities->read($text, $measure, $measure->quantity(), $meant, $possible);
-        $possible?->demand($value);
-
-        return $value;
-    }
-
-    /**
-     * @return list<Quantity>
-     *
-     * @throws Refusal
-     */
-    private function row(string $text, Measure $measure, ?Interval $possible, int $most): array
-    {
-        $pieces = preg_split(self::BETWEEN, $text, -1, \PREG_SPLIT_NO_EMPTY);
-        $pieces = false === $pieces ? [] : \array_slice($pieces, 0, $most);
-        if ([] === $pieces) {
-            return [];
-        }
-        $meant = TypedAmount::parse($pieces[\count($pieces) - 1], $this->quantities->unit($measure), $measure->quantity()::units(), $possible)->unit;
-
-        return array_map(fn (string $piece): Quantity => $this->one($piece, $meant, $measure, $possible), $pieces);
     }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\App\Form;
 
-use AwakeShed\App\Unit\Measure;
 use AwakeShed\App\Unit\Quantities;
-use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Quantity;
 use Symfony\Component\Form\Extension\Core\Type\CheckboxType;
 use Symfony\Component\Form\FormBuilderInterface;
@@ -42,11 +40,17 @@ final readonly class AsksWhenUnusual
             if (true === $form->get(self::ANSWER)->getData()) {
                 return;
             }
-            $questions = array_filter(array_map($this->question(...), iterator_to_array($form)), \is_string(...));
-            foreach ($questions as $name => $question) {
-                $form->get((string) $name)->addError(new FormError($question));
+            $isAsked = false;
+            foreach ($form as $field) {
+                foreach (self::asked($field) as $name => [$asked, $value]) {
+                    $question = $this->question($asked, $value);
+                    if (null !== $question) {
+                        $field->addError(new FormError($question, cause: $name));
+                        $isAsked = true;
+                    }
+                }
             }
-            if ([] !== $questions) {
+            if ($isAsked) {
                 $form->get(self::ANSWER)->addError(new FormError($this->translator->trans('Is it really so?')));
             }
         });
@@ -57,22 +61,33 @@ final readonly class AsksWhenUnusual
      *
      * @param FormInterface<T> $field
      *
-     * @return string|null null when there is nothing to ask
+     * @return iterable<string, array{AmountAsked, mixed}> what it asks for, with what was typed, by name
      */
-    private function question(FormInterface $field): ?string
+    private static function asked(FormInterface $field): iterable
     {
         $config = $field->getConfig();
-        $usual = $config->getOption('usual');
-        $measure = $config->getOption('measure');
         $value = $field->getData();
-        if (!$usual instanceof Interval || !$measure instanceof Measure || !$value instanceof Quantity || $usual->contains($value)) {
+        if ($config->hasOption('usual')) {
+            yield $field->getName() => [AmountAsked::in($config->getOptions()), $value];
+        } elseif ($config->hasOption('amounts')) {
+            foreach (AmountSheetType::askedIn($config->getOptions()) as $name => $asked) {
+                yield $name => [$asked, \is_array($value) ? $value[$name] ?? null : null];
+            }
+        }
+    }
+
+    /** @return string|null null when there is nothing to ask */
+    private function question(AmountAsked $asked, mixed $value): ?string
+    {
+        $usual = $asked->usual;
+        if (null === $usual || !$value instanceof Quantity || $usual->contains($value)) {
             return null;
         }
 
         return $this->translator->trans('%value% is unusual (most are %least% to %most%). If it is so, say so below and save again.', [
-            '%value%' => $this->quantities->show($value, $measure),
-            '%least%' => $this->quantities->show($value::of($usual->least, $usual->unit), $measure),
-            '%most%' => $this->quantities->show($value::of($usual->most, $usual->unit), $measure),
+            '%value%' => $this->quantities->show($value, $asked->measure),
+            '%least%' => $this->quantities->show($value::of($usual->least, $usual->unit), $asked->measure),
+            '%most%' => $this->quantities->show($value::of($usual->most, $usual->unit), $asked->measure),
         ]);
     }
 }

@@ -10,6 +10,7 @@ use AwakeShed\App\Account\OwnVoter;
 use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Calc\Answer;
 use AwakeShed\App\Calc\CalcForms;
+use AwakeShed\App\Calc\CalcType;
 use AwakeShed\App\Calc\Calculation;
 use AwakeShed\App\Calc\Calculations;
 use AwakeShed\App\Calc\CalcWords;
@@ -19,7 +20,6 @@ use AwakeShed\App\Device\Gauge\TraceKind;
 use AwakeShed\App\Drawing\TraceDrawing;
 use AwakeShed\App\Evidence\ClosedActs;
 use AwakeShed\App\Evidence\Recorder;
-use AwakeShed\App\Form\AsksWhenUnusual;
 use AwakeShed\App\Http\Address;
 use AwakeShed\App\Http\ButtonForm;
 use AwakeShed\App\Job\Job;
@@ -291,7 +291,7 @@ final class TraceController extends AbstractController
         $job = $trace->getJob();
         $form = $this->forms->form($calculation, null === $job ? [] : $this->forms->looked($calculation, $job), $job);
         $given = $request->isMethod('POST') ? $request->getPayload()->all() : $request->query->all();
-        $given = array_intersect_key($given, [AsksWhenUnusual::ANSWER => null] + iterator_to_array($form));
+        $given = array_intersect_key($given, array_flip(CalcType::fieldsOf($form)));
         if ([] !== $given) {
             $form->submit($given);
         }

@@ -19,6 +19,7 @@ use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Tests\App\ShedTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\DomCrawler\Crawler;
@@ -131,6 +132,30 @@ final class CalcPagesTest extends ShedTestCase
         }
         $this->browser->request('GET', '/bench/horoscope');
         self::assertResponseStatusCodeSame(404);
+    }
+
+    /** @return iterable<string, array{string, string, string, string}> page, query, field, what is said under it */
+    public static function refused(): iterable
+    {
+        yield 'a choice there is none of' => ['repair', 'contamination=honey&wage_per_hour=60', 'contamination', 'The selected choice is invalid.'];
+        yield 'ticks of which one is none' => ['jet-enlarging', 'done[]=soaked&done[]=prayed', 'done', 'The selected choice is invalid.'];
+        yield 'a point that is not set' => ['blade-photo', 'one_deck=10,20', 'one_tip', 'This is needed for the answer.'];
+        yield 'a point that is none' => ['jar-photo', 'bottom=left', 'bottom', 'Tap the place on the photo, or type two numbers, from the left and from the top.'];
+        yield 'a point off any photo' => ['jar-photo', 'bottom=99999,3', 'bottom', 'No photo is so large.'];
+        yield 'an amount that is needed' => ['hydrolock', 'liquid_ml=10', 'displacement_cc', 'This is needed for the answer.'];
+        yield 'an amount that cannot be' => ['hydrolock', 'displacement_cc=-5', 'displacement_cc', '-5 cm³ cannot be'];
+        yield 'an amount nobody would measure' => ['hydrolock', 'displacement_cc=1900', 'displacement_cc', 'is unusual'];
+    }
+
+    #[DataProvider('refused')]
+    public function testEachKindOfFieldSaysWhatIsWrongWithIt(string $name, string $query, string $field, string $said): void
+    {
+        $this->signIn();
+        $page = $this->browser->request('GET', '/bench/'.$name.'?'.$query);
+        self::assertResponseStatusCodeSame(422);
+        $under = $page->filter('#'.$field.'_said .error');
+        self::assertCount(1, $under);
+        self::assertStringContainsString($said, $under->text());
     }
 
     public function testADecimalCommaAndAnotherUnitAreTaken(): void

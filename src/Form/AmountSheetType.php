@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AwakeShed\App\Form;
+
+use AwakeShed\App\Words\Words;
+use AwakeShed\Core\Refusal;
+use Symfony\Component\Form\AbstractType;
+use Symfony\Component\Form\CallbackTransformer;
+use Symfony\Component\Form\Event\PostSubmitEvent;
+use Symfony\Component\Form\Event\PreSubmitEvent;
+use Symfony\Component\Form\FormBuilderInterface;
+use Symfony\Component\Form\FormError;
+use Symfony\Component\Form\FormEvents;
+use Symfony\Component\Form\FormInterface;
+use Symfony\Component\Form\FormView;
+use Symfony\Component\Form\Util\StringUtil;
+use Symfony\Component\OptionsResolver\Options;
+use Symfony\Component\OptionsResolver\OptionsResolver;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/**
+ * Amounts of which a form has many, as one field that is drawn as many: a form for each of them was a third of the time of a
+ * calculator (bin/bench). Its data are amounts by name; each is read, refused and drawn as {@see AmountType} would. The name
+ * of the amount that an error is about is the error's cause.
+ *
+ * @extends AbstractType<array<string, mixed>>
+ */
+final class AmountSheetType extends AbstractType
+{
+    /** An option nobody gives: what is asked for by each amount. */
+    private const ASKED = 'asked';
+
+    /** As those of {@see AmountType}; one for all, so that what draws them is looked for once. */
+    private const PREFIXES = ['form', 'text', 'amount'];
+
+    public function __construct(private readonly AmountTexts $texts, private readonly Words $words, private readonly TranslatorInterface $translator)
+    {
+    }
+
+    public function buildForm(FormBuilderInterface $builder, array $options): void
+    {
+        $asked = self::askedIn($options);
+        $needed = array_keys(array_filter(self::rowsIn($options), static fn (array $row): bool => true === ($row['required'] ?? false)));
+        /** @var array<string, string> $refused in what was read last, by amount */
+        $refused = [];
+        /** @var array<string, mixed> $strange what was sent and is no text */
+        $strange = [];
+        $builder->addEventListener(FormEvents::PRE_SUBMIT, static function (PreSubmitEvent $event) use ($asked, &$strange): void {
+            $sent = $event->getData();
+            $sent = \is_array($sent) ? array_intersect_key($sent, $asked) : [];
+            $strange = array_filter($sent, static fn (mixed $one): bool => !\is_string($one));
+            $event->setData(array_map(self::typed(...), array_replace(array_fill_keys(array_keys($asked), ''), $sent)));
+        });
+        $builder->addModelTransformer(new CallbackTransformer(
+            fn (mixed $values): array => $this->written(\is_array($values) ? $values : [], $asked),
+            function (mixed $typed) use ($asked, &$refused): array {
+                [$values, $refused] = $this->read(\is_array($typed) ? $typed : [], $asked);
+
+                return $values;
+            },
+        ));
+        $builder->addEventListener(FormEvents::POST_SUBMIT, function (PostSubmitEvent $event) use (&$refused, &$strange, $needed): void {
+            $form = $event->getForm();
+            $typed = $form->getViewData();
+            foreach ($needed as $name) {
+                if (\is_array($typed) && '' === ($typed[$name] ?? '')) {
+                    $refused[$name] ??= $this->translator->trans('This is needed for the answer.', domain: 'validators');
+                }
+            }
+            foreach (array_replace($refused, array_fill_keys(array_keys($strange), $this->translator->trans('This value is not valid.', domain: 'validators'))) as $name => $why) {
+                $form->addError(new FormError($why, cause: $name));
+            }
+        });
+    }
+
+    public function buildView(FormView $view, FormInterface $form, array $options): void
+    {
+        $errors = [];
+        foreach ($form->getErrors() as $error) {
+            $name = $error instanceof FormError ? $error->getCause() : null;
+            $errors[\is_string($name) ? $name : ''][] = $error;
+        }
+        $typed = $form->getViewData();
+        $typed = \is_array($typed) ? $typed : [];
+        $above = self::typed($view->parent?->vars['full_name'] ?? '');
+        $asked = self::askedIn($options);
+        $rows = [];
+        foreach (self::rowsIn($options) as $name => $row) {
+            $text = self::typed($typed[$name] ?? '');
+            $rows[$name] = $one = new FormView($view->parent);
+            $one->vars = [
+                'form' => $one,
+                'id' => '' === $above ? $name : $above.'_'.$name,
+                'name' => $name,
+                'full_name' => '' === $above ? $name : $above.'['.$name.']',
+                'value' => $text,
+                'errors' => $errors[$name] ?? [],
+                'valid' => !isset($errors[$name]),
+                'unit' => $this->texts->unit($asked[$name]),
+                'readings' => isset($errors[$name]) ? $this->texts->readings($text, $asked[$name]) : [],
+                'block_prefixes' => [...self::PREFIXES, '_amount'],
+                'unique_block_prefix' => '_amount',
+                'cache_key' => '_amount_amount',
+            ] + $row + $view->vars;
+        }
+        $view->vars['rows'] = $rows;
+    }
+
+    public function configureOptions(OptionsResolver $resolver): void
+    {
+        $resolver->setDefaults(['data_class' => null, 'required' => false, 'multiple' => true, 'compound' => false, 'error_bubbling' => false]);
+        // By name what an {@see AmountType} of it would be told, its label and help among it.
+        $resolver->setRequired('amounts');
+        $resolver->setAllowedTypes('amounts', 'array');
+        // Worked out once for all that reads, asks and draws.
+        $resolver->setDefault(self::ASKED, static fn (Options $options): array => array_map(AmountAsked::in(...), self::rowsIn(['amounts' => $options['amounts']])));
+    }
+
+    public function getBlockPrefix(): string
+    {
+        return 'amount_sheet';
+    }
+
+    /**
+     * @param array<string, mixed> $options of the form's field
+     *
+     * @return array<string, AmountAsked>
+     */
+    public static function askedIn(array $options): array
+    {
+        /** @var array<string, AmountAsked> $asked */
+        $asked = $options[self::ASKED];
+
+        return $asked;
+    }
+
+    /**
+     * @param array<string, mixed> $options
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    private static function rowsIn(array $options): array
+    {
+        /** @var array<string, array<string, mixed>> $rows */
+        $rows = $options['amounts'];
+
+        return $rows;
+    }
+
+    private static function typed(mixed $sent): string
+    {
+        return \is_string($sent) ? StringUtil::trim($sent) : '';
+    }
+
+    /**
+     * @param array<mixed>               $values
+     * @param array<string, AmountAsked> $asked
+     *
+     * @return array<string, string>
+     */
+    private function written(array $values, array $asked): array
+    {
+        $texts = [];
+        foreach ($asked as $name => $one) {
+            $texts[$name] = $this->texts->written($values[$name] ?? null, $one);
+        }
+
+        return $texts;
+    }
+
+    /**
+     * @param array<mixed>               $typed
+     * @param array<string, AmountAsked> $asked
+     *
+     * @return array{array<string, mixed>, array<string, string>} what was read, and why the rest was not
+     */
+    private function read(array $typed, array $asked): array
+    {
+        $values = $refused = [];
+        foreach ($asked as $name => $one) {
+            $values[$name] = null;
+            try {
+                $values[$name] = $this->texts->read(self::typed($typed[$name] ?? ''), $one);
+            } catch (Refusal $refusal) {
+                $refused[$name] = $this->words->refusal($refusal);
+            }
+        }
+
+        return [$values, $refused];
+    }
+}
