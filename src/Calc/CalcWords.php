@@ -71,14 +71,20 @@ final readonly class CalcWords
     /** The answer in a sentence. */
     public function verdict(Calculation $calculation, Answer $answer): string
     {
+        $key = 'verdict.'.$calculation->name().'.'.$answer->verdict;
+        $sentence = $this->translator->getCatalogue()->get($key, 'calc');
         $figures = [];
         foreach ($answer->figures as $figure) {
+            // Most are of the workings only, and to write one costs more than to look for its name.
+            if (!str_contains($sentence, $figure->key)) {
+                continue;
+            }
             $figures[$figure->key] = \is_bool($figure->plain) ? ($figure->plain ? 'yes' : 'no') : $this->figure($figure);
             // A sentence may leave out what there is no figure for.
             $figures['has_'.$figure->key] = null === $figure->plain ? 'no' : 'yes';
         }
 
-        return $this->say('verdict.'.$calculation->name().'.'.$answer->verdict, $figures);
+        return $this->say($key, $figures);
     }
 
     /** A figure for another page’s field, no finer than it is known; empty where there is none. */
