@@ -9,8 +9,12 @@ use AwakeShed\Core\Units\ImpossibleAmount;
 /** The Beta distribution: what is believed of a chance after so many successes and failures. */
 final readonly class Beta
 {
+    /** Asked at each step of a quantile. */
+    private float $logBeta;
+
     private function __construct(public float $a, public float $b)
     {
+        $this->logBeta = self::logGamma($a) + self::logGamma($b) - self::logGamma($a + $b);
     }
 
     /** @throws ImpossibleAmount unless both are 0.01 to 100 000 */
@@ -63,7 +67,7 @@ final readonly class Beta
         if ($x >= 1.0) {
             return 1.0;
         }
-        $front = exp($this->a * log($x) + $this->b * log(1 - $x) - self::logBeta($this->a, $this->b));
+        $front = exp($this->a * log($x) + $this->b * log(1 - $x) - $this->logBeta);
 
         // The continued fraction converges fast on this side of the mean only; the other side is its mirror.
         return $x < ($this->a + 1) / ($this->a + $this->b + 2)
@@ -103,12 +107,7 @@ final readonly class Beta
 
     private function density(float $x): float
     {
-        return exp(($this->a - 1) * log($x) + ($this->b - 1) * log(1 - $x) - self::logBeta($this->a, $this->b));
-    }
-
-    private static function logBeta(float $a, float $b): float
-    {
-        return self::logGamma($a) + self::logGamma($b) - self::logGamma($a + $b);
+        return exp(($this->a - 1) * log($x) + ($this->b - 1) * log(1 - $x) - $this->logBeta);
     }
 
     /** Lanczos' approximation with g = 7 and nine terms (published: Lanczos 1964, coefficients of P. Godfrey), to about 1e−15. */
@@ -132,15 +131,18 @@ final readonly class Beta
     {
         $tiny = 1e-300;
         $c = 1.0;
-        $d = 1 / self::awayFromZero(1 - ($a + $b) * $x / ($a + 1), $tiny);
+        // Never nought: x is below (a + 1) / (a + b + 2) here.
+        $d = 1 / (1 - ($a + $b) * $x / ($a + 1));
         $value = $d;
         for ($m = 1; $m <= 2000; ++$m) {
             $even = $m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m));
             $odd = -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1));
             $step = 1.0;
             foreach ([$even, $odd] as $numerator) {
-                $d = 1 / self::awayFromZero(1 + $numerator * $d, $tiny);
-                $c = self::awayFromZero(1 + $numerator / $c, $tiny);
+                $d = 1 + $numerator * $d;
+                $d = 1 / (abs($d) < $tiny ? $tiny : $d);
+                $c = 1 + $numerator / $c;
+                $c = abs($c) < $tiny ? $tiny : $c;
                 $step = $c * $d;
                 $value *= $step;
             }
@@ -150,10 +152,5 @@ final readonly class Beta
         }
 
         return $value;
-    }
-
-    private static function awayFromZero(float $value, float $tiny): float
-    {
-        return abs($value) < $tiny ? $tiny : $value;
     }
 }

@@ -29,6 +29,9 @@ final class Quantities implements ResetInterface
     /** The reader's: a page asks a hundred times. */
     private ?UnitSystem $units = null;
 
+    /** @var array<string, Unit> by measure: a form of twenty fields asks for few, and often */
+    private array $ofMeasures = [];
+
     public function __construct(private readonly Reader $reader, private readonly TranslatorInterface $translator)
     {
     }
@@ -36,11 +39,12 @@ final class Quantities implements ResetInterface
     public function reset(): void
     {
         $this->units = null;
+        $this->ofMeasures = [];
     }
 
     public function unit(Measure $measure): Unit
     {
-        return $measure->unit($this->units());
+        return $this->ofMeasures[$measure->name] ??= $measure->unit($this->units());
     }
 
     /**

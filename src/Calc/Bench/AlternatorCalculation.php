@@ -31,7 +31,7 @@ final class AlternatorCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'rpm' => AmountInput::between(Measure::GovernedSpeed, SpeedUnit::Rpm, 500, 15_000)->usually(1_400, 4_200)->inSpecBook(SpecFigure::GovernedSpeed),

@@ -25,7 +25,7 @@ final class BatteryCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'rested_volts' => AmountInput::between(Measure::Voltage, VoltageUnit::Volt, 0, 16)->usually(9, 13.5),

@@ -30,7 +30,7 @@ final class BladePhotoCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'one_tip' => new PointInput(),

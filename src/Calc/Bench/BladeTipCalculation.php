@@ -26,7 +26,7 @@ final class BladeTipCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'blade_mm' => AmountInput::between(Measure::BladeLength, LengthUnit::Millimetre, 50, 2_500)->usually(280, 1_400)->inSpecBook(SpecFigure::Blade),

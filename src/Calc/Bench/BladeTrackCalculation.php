@@ -24,7 +24,7 @@ final class BladeTrackCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'one_side_mm' => AmountInput::between(Measure::BladeLength, LengthUnit::Millimetre, 0, 1_000)->usually(1, 200),

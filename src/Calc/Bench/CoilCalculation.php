@@ -30,7 +30,7 @@ final class CoilCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'good_kohm' => AmountInput::between(Measure::Winding, ResistanceUnit::Kilohm, 0.00001, 1_000)->usually(0.0002, 30)->inSpecBook(SpecFigure::CoilWinding),

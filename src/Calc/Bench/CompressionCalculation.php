@@ -31,7 +31,7 @@ final class CompressionCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'gauge_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0, 400)->usually(0, 200),

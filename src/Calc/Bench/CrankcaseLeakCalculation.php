@@ -26,7 +26,7 @@ final class CrankcaseLeakCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'start_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 2, CrankcaseTest::MOST_PSI)->usually(4, 8)->by(7),

@@ -44,7 +44,7 @@ abstract class FeelerGapCalculation implements Calculation
         return ['spec_least_mm', 'spec_most_mm'];
     }
 
-    public function inputs(): array
+    protected function asks(): array
     {
         [$least, $most] = $this->limits();
 

@@ -33,7 +33,7 @@ final class FlushPlanCalculation implements Calculation, FromCase
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'dilution' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 0.999),

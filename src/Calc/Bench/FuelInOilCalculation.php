@@ -25,7 +25,7 @@ final class FuelInOilCalculation implements Calculation, FromCase
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             ...DilutedOil::mark(),

@@ -24,7 +24,7 @@ final class FuelOverMarkCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             ...DilutedOil::mark(),

@@ -33,7 +33,7 @@ final class GeneratorLoadCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'watts' => new AmountsInput(Measure::Load, PowerUnit::Watt, 0, 50_000),

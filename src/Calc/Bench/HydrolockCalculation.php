@@ -42,7 +42,7 @@ final class HydrolockCalculation implements Calculation
     {
     }
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'displacement_cc' => AmountInput::between(Measure::Displacement, VolumeUnit::CubicCentimetre, 10, 2_000)->usually(20, 800)->inSpecBook(SpecFigure::Displacement),

@@ -30,7 +30,7 @@ final class InletFlowCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'bucket_ml' => AmountInput::between(Measure::BucketVolume, VolumeUnit::Millilitre, 0, 200_000)->usually(2_000, 60_000),

@@ -27,7 +27,7 @@ final class JarPhotoCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'bottom' => new PointInput(),

@@ -34,7 +34,7 @@ final class JetEnlargingCalculation implements Calculation, FromCase
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'bore_mm' => AmountInput::between(Measure::Bore, LengthUnit::Millimetre, 0.1, 5)->usually(0.25, 2)->inSpecBook(SpecFigure::PilotJet),

@@ -27,7 +27,7 @@ final class LeakDownCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'regulated_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 5, 150)->usually(20, 110)->by(100),

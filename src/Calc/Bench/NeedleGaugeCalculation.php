@@ -24,7 +24,7 @@ final class NeedleGaugeCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'lifts_psi' => AmountInput::between(Measure::GaugePressure, PressureUnit::Psi, 0, 60)->usually(2, 20)->optional(),

@@ -24,7 +24,7 @@ final class NeedleTraceCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'csv' => new SeriesInput(PressureUnit::cases()),

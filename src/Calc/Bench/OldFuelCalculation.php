@@ -25,7 +25,7 @@ final class OldFuelCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'months' => AmountInput::between(Measure::Age, MonthUnit::Month, 0, 120),

@@ -26,7 +26,7 @@ final class PremixCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'fuel_ml' => AmountInput::between(Measure::TankVolume, VolumeUnit::Millilitre, 50, 200_000)->usually(200, 40_000)->inSpecBook(SpecFigure::Tank),

@@ -29,7 +29,7 @@ final class PullLogCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'thrown_ml' => new AmountsInput(Measure::CylinderVolume, VolumeUnit::Millilitre, 0, 500, [0, 1, 5, 15]),

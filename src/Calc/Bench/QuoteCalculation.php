@@ -45,7 +45,7 @@ final class QuoteCalculation implements Calculation, FromCase
     {
     }
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'faults' => new ChancesInput($this->vocabulary),

@@ -38,7 +38,7 @@ final class RepairCalculation implements Calculation, FromCase
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'contamination' => new ChoiceInput(Contamination::class, 'bowl.inside', Contamination::Sediment),

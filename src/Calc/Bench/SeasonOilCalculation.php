@@ -25,7 +25,7 @@ final class SeasonOilCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'coldest_celsius' => AmountInput::between(Measure::AirTemperature, TemperatureUnit::Celsius, -50, 50)->usually(-45, 40),

@@ -25,7 +25,7 @@ final class SettlingCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'height_mm' => AmountInput::between(Measure::JarHeight, LengthUnit::Millimetre, 5, 500)->usually(30, 300),

@@ -29,7 +29,7 @@ final class SpeedTraceCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'csv' => new SeriesInput([...SpeedUnit::cases(), ...FrequencyUnit::cases()]),

@@ -29,7 +29,7 @@ final class StickPhotoCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'low_mark' => new PointInput(),

@@ -37,9 +37,9 @@ final class ValveLashCalculation extends FeelerGapCalculation
         return $hasOwn && str_ends_with($reading, 'exhaust_') ? ['exhaust_least_mm', 'exhaust_most_mm'] : parent::rangeOf($reading, $in);
     }
 
-    public function inputs(): array
+    protected function asks(): array
     {
-        return parent::inputs() + [
+        return parent::asks() + [
             'exhaust_least_mm' => self::limit(SpecFigure::ExhaustLashLeast),
             'exhaust_most_mm' => self::limit(SpecFigure::ExhaustLashMost),
         ];

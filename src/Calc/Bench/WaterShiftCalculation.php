@@ -27,7 +27,7 @@ final class WaterShiftCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'fuel_ml' => AmountInput::between(Measure::JarVolume, VolumeUnit::Millilitre, 1, 2_000)->usually(20, 500),

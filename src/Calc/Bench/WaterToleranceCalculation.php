@@ -34,7 +34,7 @@ final class WaterToleranceCalculation implements Calculation, FromCase
     {
     }
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'ethanol' => AmountInput::between(Measure::Share, ShareUnit::Whole, 0, 0.15)->by(0.1),

@@ -24,7 +24,7 @@ final class WinterGradeCalculation implements Calculation
 {
     use Described;
 
-    public function inputs(): array
+    protected function asks(): array
     {
         return [
             'grade' => new ChoiceInput(WinterGrade::class, 'winter_grade', WinterGrade::W10),
