@@ -84,7 +84,7 @@ final readonly class AsksWhenUnusual
             return null;
         }
 
-        return $this->translator->trans('%value% is unusual (most are %least% to %most%). If it is so, say so below and save again.', [
+        return $this->translator->trans('%value% is unusual (most are %least% to %most%). If it is so, say so below.', [
             '%value%' => $this->quantities->show($value, $asked->measure),
             '%least%' => $this->quantities->show($value::of($usual->least, $usual->unit), $asked->measure),
             '%most%' => $this->quantities->show($value::of($usual->most, $usual->unit), $asked->measure),
