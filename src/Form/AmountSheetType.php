@@ -21,7 +21,7 @@ use Symfony\Component\OptionsResolver\OptionsResolver;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
 /**
- * Amounts of which a form has many, as one field that is drawn as many: a form for each of them was a third of the time of a
+ * Amounts of which a form has many, as one field that is drawn as many: a form for each of them was a tenth of the time of a
  * calculator (bin/bench). Its data are amounts by name; each is read, refused and drawn as {@see AmountType} would. The name
  * of the amount that an error is about is the error's cause.
  *
