@@ -31,6 +31,8 @@ final class CalcType extends AbstractType
     /** No input is called that: those of amounts end in their unit. */
     public const SHEET = 'amounts';
 
+    private const MISSING = 'This is needed for the answer.';
+
     public function __construct(
         private readonly Quantities $quantities,
         private readonly ChipChoices $choices,
@@ -117,7 +119,7 @@ final class CalcType extends AbstractType
         $failure = $field->getTransformationFailure();
         $why = match (true) {
             null !== $failure => $failure->getInvalidMessage() ?? $field->getConfig()->getOption('invalid_message'),
-            $isNeeded && null === $field->getData() => 'This is needed for the answer.',
+            $isNeeded && null === $field->getData() => self::MISSING,
             default => null,
         };
         if (\is_string($why)) {
@@ -133,6 +135,7 @@ final class CalcType extends AbstractType
     {
         $builder->add(self::SHEET, AmountSheetType::class, [
             'amounts' => $amounts,
+            'missing_message' => self::MISSING,
             'label' => false,
             'getter' => static fn (array $values): array => array_intersect_key($values, $amounts),
             'setter' => static function (array &$values, ?array $typed): void {

@@ -61,15 +61,16 @@ final class AmountSheetType extends AbstractType
                 return $values;
             },
         ));
-        $builder->addEventListener(FormEvents::POST_SUBMIT, function (PostSubmitEvent $event) use (&$refused, &$strange, $needed): void {
+        $say = fn (string $option): string => \is_string($options[$option]) ? $this->translator->trans($options[$option], domain: 'validators') : '';
+        $builder->addEventListener(FormEvents::POST_SUBMIT, static function (PostSubmitEvent $event) use (&$refused, &$strange, $needed, $say): void {
             $form = $event->getForm();
             $typed = $form->getViewData();
             foreach ($needed as $name) {
                 if (\is_array($typed) && '' === ($typed[$name] ?? '')) {
-                    $refused[$name] ??= $this->translator->trans('This is needed for the answer.', domain: 'validators');
+                    $refused[$name] ??= $say('missing_message');
                 }
             }
-            foreach (array_replace($refused, array_fill_keys(array_keys($strange), $this->translator->trans('This value is not valid.', domain: 'validators'))) as $name => $why) {
+            foreach (array_replace($refused, array_fill_keys(array_keys($strange), $say('invalid_message'))) as $name => $why) {
                 $form->addError(new FormError($why, cause: $name));
             }
         });
@@ -112,8 +113,10 @@ final class AmountSheetType extends AbstractType
     {
         $resolver->setDefaults(['data_class' => null, 'required' => false, 'multiple' => true, 'compound' => false, 'error_bubbling' => false]);
         // By name what an {@see AmountType} of it would be told, its label and help among it.
-        $resolver->setRequired('amounts');
+        $resolver->setRequired(['amounts', 'missing_message']);
         $resolver->setAllowedTypes('amounts', 'array');
+        // Under an amount that is required and left empty.
+        $resolver->setAllowedTypes('missing_message', 'string');
         // Worked out once for all that reads, asks and draws.
         $resolver->setDefault(self::ASKED, static fn (Options $options): array => array_map(AmountAsked::in(...), self::rowsIn(['amounts' => $options['amounts']])));
     }

@@ -26,6 +26,8 @@ final class AmountSheetTest extends ShedTestCase
 {
     private const TYPED = ['', ' ', '0', '7', ' 12,5 ', '0.3 0.45 0.6', '8; 5,5; 2', '1,250', '-4', '1e9', 'much', '5 in', '3 gal', '90 %', '620 kPa', "\xFF", '2 1/2', '40', '160', '3000', '0.08', '½'];
 
+    private const MISSING = 'Say how much.';
+
     private int $refused = 0;
     private int $asked = 0;
 
@@ -137,7 +139,7 @@ final class AmountSheetTest extends ShedTestCase
     {
         $builder = self::service(FormFactoryInterface::class)->createNamedBuilder('fields', FormType::class, $filled, ['csrf_token_id' => null]);
         foreach ($rows as $name => $options) {
-            $builder->add($name, AmountType::class, $options + ['constraints' => true === ($options['required'] ?? false) ? [new NotNull(message: 'This is needed for the answer.')] : []]);
+            $builder->add($name, AmountType::class, $options + ['constraints' => true === ($options['required'] ?? false) ? [new NotNull(message: self::MISSING)] : []]);
         }
         self::service(AsksWhenUnusual::class)->listen($builder);
 
@@ -152,7 +154,7 @@ final class AmountSheetTest extends ShedTestCase
      */
     private function sheet(array $rows, array $filled): FormInterface
     {
-        $builder = self::service(FormFactoryInterface::class)->createNamedBuilder('fields', FormType::class, ['sheet' => $filled], ['csrf_token_id' => null])->add('sheet', AmountSheetType::class, ['amounts' => $rows]);
+        $builder = self::service(FormFactoryInterface::class)->createNamedBuilder('fields', FormType::class, ['sheet' => $filled], ['csrf_token_id' => null])->add('sheet', AmountSheetType::class, ['amounts' => $rows, 'missing_message' => self::MISSING]);
         self::service(AsksWhenUnusual::class)->listen($builder);
 
         return $builder->getForm();
