@@ -106,7 +106,7 @@ final class CalcType extends AbstractType
     {
         $amounts = $form->has(self::SHEET) ? AmountSheetType::askedIn($form->get(self::SHEET)->getConfig()->getOptions()) : [];
 
-        return [...array_keys($amounts), ...array_map(strval(...), array_keys($form->all())), AsksWhenUnusual::ANSWER];
+        return [...array_keys($amounts), ...array_map(strval(...), array_keys(array_diff_key($form->all(), [self::SHEET => true]))), AsksWhenUnusual::ANSWER];
     }
 
     /**

@@ -42,7 +42,7 @@ final class AmountSheetType extends AbstractType
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
         $asked = self::askedIn($options);
-        $needed = array_keys(array_filter(self::rowsIn($options), static fn (array $row): bool => true === ($row['required'] ?? false)));
+        $needed = array_filter(self::rowsIn($options), static fn (array $row): bool => true === ($row['required'] ?? false));
         /** @var array<string, string> $refused in what was read last, by amount */
         $refused = [];
         /** @var array<string, mixed> $strange what was sent and is no text */
@@ -50,28 +50,29 @@ final class AmountSheetType extends AbstractType
         $builder->addEventListener(FormEvents::PRE_SUBMIT, static function (PreSubmitEvent $event) use ($asked, &$strange): void {
             $sent = $event->getData();
             $sent = \is_array($sent) ? array_intersect_key($sent, $asked) : [];
-            $strange = array_filter($sent, static fn (mixed $one): bool => !\is_string($one));
-            $event->setData(array_map(self::typed(...), array_replace(array_fill_keys(array_keys($asked), ''), $sent)));
+            $texts = array_filter($sent, \is_string(...));
+            $strange = array_diff_key($sent, $texts);
+            $event->setData(array_replace(array_fill_keys(array_keys($asked), ''), array_map(StringUtil::trim(...), $texts)));
         });
         $builder->addModelTransformer(new CallbackTransformer(
             fn (mixed $values): array => $this->written(\is_array($values) ? $values : [], $asked),
             function (mixed $typed) use ($asked, &$refused): array {
-                [$values, $refused] = $this->read(\is_array($typed) ? $typed : [], $asked);
+                [$values, $refused] = $this->read(self::texts($typed), $asked);
 
                 return $values;
             },
         ));
-        $say = fn (string $option): string => \is_string($options[$option]) ? $this->translator->trans($options[$option], domain: 'validators') : '';
-        $builder->addEventListener(FormEvents::POST_SUBMIT, static function (PostSubmitEvent $event) use (&$refused, &$strange, $needed, $say): void {
+        $builder->addEventListener(FormEvents::POST_SUBMIT, function (PostSubmitEvent $event) use (&$refused, &$strange, $needed, $options): void {
             $form = $event->getForm();
-            $typed = $form->getViewData();
-            foreach ($needed as $name) {
-                if (\is_array($typed) && '' === ($typed[$name] ?? '')) {
-                    $refused[$name] ??= $say('missing_message');
-                }
+            $why = $refused;
+            foreach (array_keys(array_intersect_key(self::texts($form->getViewData()), $needed), '', true) as $name) {
+                $why[$name] = $this->say($options['missing_message']);
             }
-            foreach (array_replace($refused, array_fill_keys(array_keys($strange), $say('invalid_message'))) as $name => $why) {
-                $form->addError(new FormError($why, cause: $name));
+            foreach (array_keys($strange) as $name) {
+                $why[$name] = $this->say($options['invalid_message']);
+            }
+            foreach ($why as $name => $said) {
+                $form->addError(new FormError($said, cause: $name));
             }
         });
     }
@@ -83,13 +84,13 @@ final class AmountSheetType extends AbstractType
             $name = $error instanceof FormError ? $error->getCause() : null;
             $errors[\is_string($name) ? $name : ''][] = $error;
         }
-        $typed = $form->getViewData();
-        $typed = \is_array($typed) ? $typed : [];
-        $above = self::typed($view->parent?->vars['full_name'] ?? '');
+        $typed = self::texts($form->getViewData());
+        $above = $view->parent?->vars['full_name'] ?? '';
+        \assert(\is_string($above));
         $asked = self::askedIn($options);
         $rows = [];
         foreach (self::rowsIn($options) as $name => $row) {
-            $text = self::typed($typed[$name] ?? '');
+            $text = $typed[$name] ?? '';
             $rows[$name] = $one = new FormView($view->parent);
             $one->vars = [
                 'form' => $one,
@@ -152,9 +153,18 @@ final class AmountSheetType extends AbstractType
         return $rows;
     }
 
-    private static function typed(mixed $sent): string
+    /** @return array<string, string> what stands in the fields, by amount */
+    private static function texts(mixed $view): array
     {
-        return \is_string($sent) ? StringUtil::trim($sent) : '';
+        /** @var array<string, string> $texts */
+        $texts = \is_array($view) ? $view : [];
+
+        return $texts;
+    }
+
+    private function say(mixed $message): string
+    {
+        return \is_string($message) ? $this->translator->trans($message, domain: 'validators') : '';
     }
 
     /**
@@ -174,7 +184,7 @@ final class AmountSheetType extends AbstractType
     }
 
     /**
-     * @param array<mixed>               $typed
+     * @param array<string, string>      $typed
      * @param array<string, AmountAsked> $asked
      *
      * @return array{array<string, mixed>, array<string, string>} what was read, and why the rest was not
@@ -185,7 +195,7 @@ final class AmountSheetType extends AbstractType
         foreach ($asked as $name => $one) {
             $values[$name] = null;
             try {
-                $values[$name] = $this->texts->read(self::typed($typed[$name] ?? ''), $one);
+                $values[$name] = $this->texts->read($typed[$name] ?? '', $one);
             } catch (Refusal $refusal) {
                 $refused[$name] = $this->words->refusal($refusal);
             }
