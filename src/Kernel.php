@@ -10,6 +10,7 @@ use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
 use Symfony\Component\DependencyInjection\Compiler\CompilerPassInterface;
 use Symfony\Component\DependencyInjection\ContainerBuilder;
 use Symfony\Component\HttpKernel\Kernel as BaseKernel;
+use Symfony\Component\Validator\Validator\ValidatorInterface;
 
 final class Kernel extends BaseKernel implements CompilerPassInterface
 {
@@ -23,9 +24,13 @@ final class Kernel extends BaseKernel implements CompilerPassInterface
         parent::boot();
     }
 
-    /** Templates hand on what they write instead of catching it piece by piece: the bundle has no setting for it. */
+    /**
+     * What no bundle has a setting for: templates hand on what they write instead of catching it piece by piece, and the
+     * validator, which whatever knows forms is given, is made once a form was sent that it is to look through.
+     */
     public function process(ContainerBuilder $container): void
     {
+        $container->getDefinition('validator')->setLazy(true)->addTag('proxy', ['interface' => ValidatorInterface::class]);
         $twig = $container->getDefinition('twig');
         $options = $twig->getArgument(1);
         \assert(\is_array($options));

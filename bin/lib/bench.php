@@ -148,7 +148,8 @@ $calculators = [
     'clean, kit, replace' => '/bench/repair?contamination=jelly&wage_per_hour=60&comeback_cost=40&clean_hours=0.75&clean_parts=3&kit_hours=1&kit_parts=12&replace_hours=0.5&replace_parts=45',
     'leak-down of a job' => '/jobs/9/bench/leak-down?regulated_psi=100&cylinder_psi=80&error_psi=1&hiss=breather',
 ];
-$bars = array_fill_keys(array_keys($calculators), 2.5);
+// Within a job it is a page of that job, which reads it and its record as the others do.
+$bars = ['leak-down of a job' => 3.5] + array_fill_keys(array_keys($calculators), 2.5);
 measure('The bench calculator, opened by its address', $calculators, $bars, $get, $statements, $processor);
 // As the page's own form asks, whose fields show no fault.
 curl_setopt($curl, \CURLOPT_HTTPHEADER, [...$headers, 'HX-Request: true', 'HX-Boosted: true', 'Fields: stand']);

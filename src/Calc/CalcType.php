@@ -31,6 +31,9 @@ final class CalcType extends AbstractType
     /** No input is called that: those of amounts end in their unit. */
     public const SHEET = 'amounts';
 
+    /** It would look through all that was typed, each amount as an object of its own, for what two lines here say. */
+    private const BEFORE_THE_VALIDATOR = 1;
+
     private const MISSING = 'This is needed for the answer.';
 
     public function __construct(
@@ -63,12 +66,15 @@ final class CalcType extends AbstractType
         if ([] !== $amounts) {
             self::addSheet($builder, $amounts);
         }
+        $this->asksWhenUnusual->takeAnswer($builder);
         $builder->addEventListener(FormEvents::POST_SUBMIT, function (PostSubmitEvent $event) use ($calculation): void {
-            foreach ($event->getForm() as $name => $field) {
+            $form = $event->getForm();
+            foreach ($form as $name => $field) {
                 $this->refuse($field, ($calculation->inputs()[$name] ?? null)?->isRequired() ?? false);
             }
-        });
-        $this->asksWhenUnusual->listen($builder);
+            $this->asksWhenUnusual->ask($form);
+            $event->stopPropagation();
+        }, self::BEFORE_THE_VALIDATOR);
     }
 
     /** In the order in which the calculation asks. */
@@ -91,8 +97,7 @@ final class CalcType extends AbstractType
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        // The validator would look through all that was typed, each amount as an object of its own, for what two lines say.
-        $resolver->setDefaults(['validation_groups' => false, 'method' => 'GET', 'csrf_token_id' => null, 'data_class' => null, 'allow_extra_fields' => true]);
+        $resolver->setDefaults(['method' => 'GET', 'csrf_token_id' => null, 'data_class' => null, 'allow_extra_fields' => true]);
         $resolver->setRequired('calculation');
         $resolver->setAllowedTypes('calculation', Calculation::class);
     }

@@ -31,29 +31,48 @@ final readonly class AsksWhenUnusual
      */
     public function listen(FormBuilderInterface $builder): void
     {
+        $this->takeAnswer($builder);
+        $builder->addEventListener(FormEvents::POST_SUBMIT, fn (FormEvent $event) => $this->ask($event->getForm()));
+    }
+
+    /**
+     * The half of {@see listen} for a form that asks by itself.
+     *
+     * @template T
+     *
+     * @param FormBuilderInterface<T> $builder
+     */
+    public function takeAnswer(FormBuilderInterface $builder): void
+    {
         // Nothing is asked before something was sent.
         $builder->addEventListener(FormEvents::PRE_SUBMIT, static function (FormEvent $event): void {
             $event->getForm()->add(self::ANSWER, CheckboxType::class, ['mapped' => false, 'required' => false, 'label' => 'Yes, it is so']);
         });
-        $builder->addEventListener(FormEvents::POST_SUBMIT, function (FormEvent $event): void {
-            $form = $event->getForm();
-            if (true === $form->get(self::ANSWER)->getData()) {
-                return;
-            }
-            $isAsked = false;
-            foreach ($form as $field) {
-                foreach (self::asked($field) as $name => [$asked, $value]) {
-                    $question = $this->question($asked, $value);
-                    if (null !== $question) {
-                        $field->addError(new FormError($question, cause: $name));
-                        $isAsked = true;
-                    }
+    }
+
+    /**
+     * @template T
+     *
+     * @param FormInterface<T> $form as it was sent
+     */
+    public function ask(FormInterface $form): void
+    {
+        if (true === $form->get(self::ANSWER)->getData()) {
+            return;
+        }
+        $isAsked = false;
+        foreach ($form as $field) {
+            foreach (self::asked($field) as $name => [$asked, $value]) {
+                $question = $this->question($asked, $value);
+                if (null !== $question) {
+                    $field->addError(new FormError($question, cause: $name));
+                    $isAsked = true;
                 }
             }
-            if ($isAsked) {
-                $form->get(self::ANSWER)->addError(new FormError($this->translator->trans('Is it really so?')));
-            }
-        });
+        }
+        if ($isAsked) {
+            $form->get(self::ANSWER)->addError(new FormError($this->translator->trans('Is it really so?')));
+        }
     }
 
     /**
