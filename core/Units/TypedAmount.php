@@ -52,7 +52,7 @@ final readonly class TypedAmount
 
     /**
      * What may have been meant where the amount is outside the usual: the same number in another unit, or with its
-     * decimal sign a place off.
+     * decimal sign a place off. Two names of one unit ("mL", "cm³") are said once, by the one that was typed.
      *
      * @param non-empty-list<Unit> $units people use for it
      *
@@ -60,19 +60,23 @@ final readonly class TypedAmount
      */
     public function otherReadings(Interval $usual, array $units): array
     {
-        // A sign a place off happens where there is one: "0.080" for "0.80".
-        $factors = 1 === preg_match('/[.,]/', $this->number) ? [1, 10, 0.1] : [1];
         $others = [];
-        foreach ($factors as $factor) {
-            foreach ($units as $unit) {
+        foreach ($this->hasDecimalSign() ? [1, 10, 0.1] : [1] as $factor) {
+            foreach ([$this->unit, ...$units] as $unit) {
                 $amount = $factor * $this->amount;
                 if ((1 !== $factor || $unit !== $this->unit) && $usual->in($unit)->spans($amount)) {
-                    $others[] = DecimalText::write(round($amount, 9)).' '.$unit->symbol();
+                    $others[\sprintf('%s of %.9e', $factor, $unit->toSi($amount))] ??= DecimalText::write(round($amount, 9)).' '.$unit->symbol();
                 }
             }
         }
 
-        return \array_slice($others, 0, self::MOST_OTHERS);
+        return array_values(\array_slice($others, 0, self::MOST_OTHERS));
+    }
+
+    /** One that may have slipped a place ("0.080" for "0.80"): that of thousands does not. */
+    private function hasDecimalSign(): bool
+    {
+        return 1 === preg_match('/[.,]/', $this->number) && (float) preg_replace('/\D+/', '', $this->number) !== $this->amount;
     }
 
     /**

@@ -159,6 +159,12 @@ enum Measure: string
         };
     }
 
+    /** @return non-empty-list<Unit> that somebody may have meant by a bare number; every other is read where it is typed */
+    public function unitsMeant(): array
+    {
+        return self::Displacement === $this ? [VolumeUnit::CubicCentimetre, VolumeUnit::Litre, VolumeUnit::CubicInch] : $this->quantity()::units();
+    }
+
     /**
      * Millilitres become litres, and ounces quarts and gallons, where there are many.
      *

@@ -80,10 +80,9 @@ final class Quantities implements ResetInterface
     {
         $usual ??= $possible;
         try {
-            $units = $measure->quantity()::units();
-            $amount = TypedAmount::parse($typed, $this->unit($measure), $units, $possible);
+            $amount = TypedAmount::parse($typed, $this->unit($measure), $measure->quantity()::units(), $possible);
 
-            return null === $usual || $usual->in($amount->unit)->spans($amount->amount) ? [] : $amount->otherReadings($usual, $units);
+            return null === $usual || $usual->in($amount->unit)->spans($amount->amount) ? [] : $amount->otherReadings($usual, $measure->unitsMeant());
         } catch (AmbiguousAmount $ambiguous) {
             return $ambiguous->readings();
         } catch (Refusal) {

@@ -33,6 +33,13 @@ final class AskedBackTest extends ShedTestCase
         self::assertResponseStatusCodeSame(422);
     }
 
+    public function testNobodyIsAskedForADisplacementInSpoons(): void
+    {
+        $this->signIn();
+        $page = $this->browser->request('GET', '/bench/hydrolock?displacement_cc=12&compression_ratio=8.5&liquid_ml=10');
+        self::assertSame(['12 cu in'], $page->filter('.readings button[name="displacement_cc"]')->each(static fn ($button): string => (string) $button->attr('value')));
+    }
+
     public function testATapOnAReadingAnswers(): void
     {
         $this->signIn();

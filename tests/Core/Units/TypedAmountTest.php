@@ -132,6 +132,24 @@ final class TypedAmountTest extends TestCase
         self::assertContains($expected, TypedAmount::parse($text, $unit, self::family($unit))->otherReadings($usual, self::family($unit)));
     }
 
+    /** @return iterable<string, array{string, Unit, Interval, list<string>}> what is typed, the field's unit, the usual, and all that is asked */
+    public static function meantOnce(): iterable
+    {
+        $engine = new Interval(20, 1_000, VolumeUnit::CubicCentimetre);
+        yield 'a sign a place off, as it was typed' => ['1,250.0', VolumeUnit::CubicCentimetre, $engine, ['125 cm³', '125 tsp']];
+        yield 'as it was typed, whatever the field says' => ['1,250.0 mL', VolumeUnit::CubicCentimetre, $engine, ['125 mL', '125 tsp']];
+        yield 'three of many' => ['0.9', VolumeUnit::CubicCentimetre, $engine, ['0.9 L', '0.9 fl oz', '0.9 cup']];
+        yield 'a sign of thousands is no place off' => ['1,250,000', VolumeUnit::CubicCentimetre, new Interval(20, 200_000, VolumeUnit::CubicCentimetre), []];
+        yield 'one of a number below ten may be' => ['9.0', VolumeUnit::CubicCentimetre, $engine, ['9 tsp', '9 tbsp', '9 fl oz']];
+    }
+
+    /** @param list<string> $expected */
+    #[DataProvider('meantOnce')]
+    public function testAsksWhetherOneThingIsMeantOnce(string $text, Unit $unit, Interval $usual, array $expected): void
+    {
+        self::assertSame($expected, TypedAmount::parse($text, $unit, self::family($unit))->otherReadings($usual, self::family($unit)));
+    }
+
     /** @return non-empty-list<Unit> */
     private static function family(Unit $unit): array
     {
