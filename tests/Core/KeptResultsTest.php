@@ -16,7 +16,6 @@ use AwakeShed\Core\Diagnosis\NextTest;
 use AwakeShed\Core\Diagnosis\Odds;
 use AwakeShed\Core\Diagnosis\Quote;
 use AwakeShed\Core\Diagnosis\Suspect;
-use AwakeShed\Core\Evidence\ActDefinition;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Cycle;
@@ -25,7 +24,6 @@ use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Evidence\PutRight;
-use AwakeShed\Core\Evidence\TestDefinition;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\Settling;
 use AwakeShed\Core\Fuel\VaporLoss;
@@ -295,14 +293,14 @@ final class KeptResultsTest extends TestCase
             for ($seed = 1; $seed <= 36; ++$seed) {
                 $dice = new Seeded($seed);
                 $machine = new MachineFacts($dice->one(MachineKind::cases()), $dice->one([Cycle::FourStroke, Cycle::FourStroke, Cycle::TwoStroke]), displacementCc: $dice->one([null, 163, 420]), compressionRelease: $dice->one([null, true, false]), choke: $dice->one(ChokeKind::cases()));
-                $tests = array_values(array_filter($vocabulary->tests, static fn (TestDefinition $test): bool => $vocabulary->applies($test->id, $machine)));
+                $chance = new EventsByChance($dice, $machine);
                 $events = [];
                 for ($n = $dice->int(2, 26); $n > 0; --$n) {
-                    $test = $dice->one($tests);
+                    $test = $chance->test();
                     $events[] = match ($dice->int(0, 7)) {
-                        0 => new Done($dice->one(array_values(array_filter($vocabulary->acts, static fn (ActDefinition $act): bool => $vocabulary->canBeDone($act, $machine))))),
-                        1 => new PutRight($dice->one(array_keys($vocabulary->faults))),
-                        default => null === $test->outcomes ? Finding::number($test->id, $dice->int((int) ceil($vocabulary->bounds($test)[0]), (int) min(60, $vocabulary->bounds($test)[1]))) : Finding::observed($test->id, $dice->one($test->outcomes)),
+                        0 => $chance->done(),
+                        1 => $chance->putRight(),
+                        default => $chance->finding($test),
                     };
                 }
                 $case = new CaseFile($machine, $events);

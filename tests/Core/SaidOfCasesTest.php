@@ -10,7 +10,6 @@ use AwakeShed\Core\Diagnosis\Access;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\Sense;
-use AwakeShed\Core\Evidence\ActDefinition;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Cycle;
@@ -18,8 +17,6 @@ use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
-use AwakeShed\Core\Evidence\PutRight;
-use AwakeShed\Core\Evidence\TestDefinition;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gatekeeper;
@@ -83,19 +80,18 @@ final class SaidOfCasesTest extends TestCase
                 $schools[$question] = $dice->one(array_values($choices));
             }
         }
-        $tests = array_values(array_filter($vocabulary->tests, static fn (TestDefinition $test): bool => $vocabulary->applies($test->id, $machine)));
-        $done = array_values(array_filter($vocabulary->acts, static fn (ActDefinition $act): bool => $vocabulary->canBeDone($act, $machine)));
+        $chance = new EventsByChance($dice, $machine);
         $work = self::work();
         $steps = array_merge(...array_map(static fn ($stage): array => $stage->steps, $work->stages));
         $events = $acts = [];
         for ($n = $dice->int(0, 34); $n > 0; --$n) {
-            $test = $dice->one($tests);
+            $test = $chance->test();
             switch ($dice->int(0, 9)) {
                 case 0:
-                    $events[] = new Done($dice->one($done));
+                    $events[] = $chance->done();
                     break;
                 case 1:
-                    $events[] = new PutRight($dice->one(array_keys($vocabulary->faults)));
+                    $events[] = $chance->putRight();
                     break;
                 case 2:
                 case 3:
@@ -109,7 +105,7 @@ final class SaidOfCasesTest extends TestCase
                     $events[] = Finding::observed('start.plain', $dice->one(['runs', 'nothing', 'runs_rough']))->measuring(['pulls' => $dice->int(1, 9), 'air_c' => $dice->int(-10, 25), 'stood_h' => $dice->int(0, 30)]);
                     break;
                 default:
-                    $events[] = null === $test->outcomes ? Finding::number($test->id, $dice->int((int) ceil($vocabulary->bounds($test)[0]), (int) min(60, $vocabulary->bounds($test)[1]))) : Finding::observed($test->id, $dice->one($test->outcomes));
+                    $events[] = $chance->finding($test);
             }
         }
 
