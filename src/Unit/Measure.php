@@ -159,10 +159,14 @@ enum Measure: string
         };
     }
 
-    /** @return non-empty-list<Unit> that somebody may have meant by a bare number; every other is read where it is typed */
+    /** @return non-empty-list<Unit> that somebody may have meant by a bare number, no spoon for an engine or a tank; every other is read where it is typed */
     public function unitsMeant(): array
     {
-        return self::Displacement === $this ? [VolumeUnit::CubicCentimetre, VolumeUnit::Litre, VolumeUnit::CubicInch] : $this->quantity()::units();
+        return match ($this) {
+            self::Displacement => [VolumeUnit::CubicCentimetre, VolumeUnit::Litre, VolumeUnit::CubicInch],
+            self::TankVolume, self::CanVolume, self::BucketVolume => [VolumeUnit::Millilitre, VolumeUnit::Litre, VolumeUnit::FluidOunce, VolumeUnit::Pint, VolumeUnit::Quart, VolumeUnit::Gallon],
+            default => $this->quantity()::units(),
+        };
     }
 
     /**

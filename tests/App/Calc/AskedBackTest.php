@@ -6,6 +6,7 @@ namespace AwakeShed\Tests\App\Calc;
 
 use AwakeShed\Tests\App\ShedTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 
 /** A number that may be two, or was meant in another unit, is asked back with taps, and never guessed. */
 final class AskedBackTest extends ShedTestCase
@@ -33,11 +34,14 @@ final class AskedBackTest extends ShedTestCase
         self::assertResponseStatusCodeSame(422);
     }
 
-    public function testNobodyIsAskedForADisplacementInSpoons(): void
+    /** @param list<string> $offered */
+    #[TestWith(['/bench/hydrolock?displacement_cc=12&compression_ratio=8.5&liquid_ml=10', 'displacement_cc', ['12 cu in']])]
+    #[TestWith(['/bench/water-tolerance?tank_ml=90&celsius=15', 'tank_ml', ['90 fl oz']])]
+    public function testNobodyIsAskedForAnEngineOrATankInSpoons(string $address, string $field, array $offered): void
     {
         $this->signIn();
-        $page = $this->browser->request('GET', '/bench/hydrolock?displacement_cc=12&compression_ratio=8.5&liquid_ml=10');
-        self::assertSame(['12 cu in'], $page->filter('.readings button[name="displacement_cc"]')->each(static fn ($button): string => (string) $button->attr('value')));
+        $page = $this->browser->request('GET', $address);
+        self::assertSame($offered, $page->filter(".readings button[name=\"$field\"]")->each(static fn ($button): string => (string) $button->attr('value')));
     }
 
     public function testATapOnAReadingAnswers(): void
