@@ -37,7 +37,7 @@ final class OwnersController extends AbstractController
     {
         $name = trim($request->query->getString('name'));
 
-        return $this->render('exchange/owners.html.twig', ['name' => $name, 'jobs' => '' === $name ? [] : $this->owners->ofOwner($name), 'like' => '' === $name ? [] : $this->owners->namesLike($name)]);
+        return $this->render('exchange/owners.html.twig', ['name' => $name, 'jobs' => '' === $name ? [] : $this->owners->ofOwner($name), 'like' => '' === $name ? [] : $this->owners->namesLike($name), 'most' => OwnersJobs::MOST_NAMES]);
     }
 
     #[Route('/owners.json', name: 'owner_export', methods: ['GET'])]

@@ -16,7 +16,7 @@ use Doctrine\ORM\EntityManagerInterface;
 final readonly class OwnersJobs
 {
     private const NOBODY = 'Erased';
-    private const MOST_NAMES = 30;
+    public const MOST_NAMES = 30;
 
     /** On a job's sheet, and so in what its history says was rewritten ({@see JobSheet}). */
     private const PERSONAL = ['owner', 'contact', 'remarks'];
@@ -36,12 +36,12 @@ final readonly class OwnersJobs
         return $jobs;
     }
 
-    /** @return list<string> names that hold what was typed */
+    /** @return list<string> names that hold what was typed, in their order; one above the most where there are more */
     public function namesLike(string $typed): array
     {
         /** @var list<string> $names */
         $names = $this->entities->createQueryBuilder()->select('DISTINCT machine.ownerName')->from(Machine::class, 'machine')
-            ->where('machine.ownerName LIKE :typed')->setParameter('typed', '%'.addcslashes($typed, '%_\\').'%')->orderBy('machine.ownerName')->setMaxResults(self::MOST_NAMES)
+            ->where('machine.ownerName LIKE :typed')->setParameter('typed', '%'.addcslashes($typed, '%_\\').'%')->orderBy('machine.ownerName')->setMaxResults(self::MOST_NAMES + 1)
             ->getQuery()->getSingleColumnResult();
 
         return $names;

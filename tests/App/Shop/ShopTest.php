@@ -11,6 +11,7 @@ use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Diagnosis\ShopOdds;
 use AwakeShed\App\Job\Job;
 use AwakeShed\App\Job\JobRepository;
+use AwakeShed\App\Job\Machine;
 use AwakeShed\App\Once\RequestKey;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Reader\UnitSystem;
@@ -21,6 +22,7 @@ use AwakeShed\App\Shop\ShopFile;
 use AwakeShed\App\Shop\UnreadableShop;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\Core\Evidence\Finding;
+use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
@@ -140,9 +142,27 @@ final class ShopTest extends ShedTestCase
         self::entities()->clear();
         self::assertSame(['Erased', ''], [$this->again($job)->getMachine()->getOwnerName(), $this->again($job)->getRemarks()]);
         self::assertFalse(self::entities()->getConnection()->fetchOne('SELECT sha256 FROM sheet_copy'), 'what went out carries the name');
-        foreach (['entry', 'machine', 'job', 'audit_note', 'estimate', 'sent_sheet'] as $table) {
+        foreach (self::entities()->getConnection()->createSchemaManager()->listTableNames() as $table) {
             self::assertStringNotContainsStringIgnoringCase('Ottoline', json_encode(self::entities()->getConnection()->fetchAllAssociative("SELECT * FROM $table"), \JSON_THROW_ON_ERROR), $table);
         }
+    }
+
+    public function testOfManyNamesItIsSaidThatThereAreMore(): void
+    {
+        $this->signIn(Role::Owner);
+        foreach (range(1, 30) as $cabin) {
+            self::entities()->persist(new Machine('Heronbill', new MachineFacts(MachineKind::Mower), \sprintf('Heronry %02d', $cabin), ''));
+        }
+        self::entities()->flush();
+        $page = $this->browser->request('GET', '/owners?name=ronry');
+        self::assertCount(30, $page->filter('a[href*="Heronry"]'));
+        self::assertSelectorTextNotContains('main', 'type more');
+        self::entities()->persist(new Machine('Heronbill', new MachineFacts(MachineKind::Mower), 'Heronry 31', ''));
+        self::entities()->flush();
+        $page = $this->browser->request('GET', '/owners?name=ronry');
+        self::assertCount(30, $page->filter('a[href*="Heronry"]'));
+        self::assertStringNotContainsString('Heronry 31', $page->text());
+        self::assertSelectorTextContains('main', 'type more of the one you look for');
     }
 
     public function testTheCommandReadsAnArchiveInForAnOwnerWhoIsThere(): void
