@@ -82,7 +82,7 @@ final class WantedController extends AbstractController
         $typed = $this->button->text($request, 'on');
         $on = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed);
         if ('' !== $typed && (false === $on || $on->format('Y-m-d') !== $typed)) {
-            return $this->page($part->getJob(), [], 'The day it is expected on is no day.');
+            return $this->page($part->getJob(), ['part' => (string) $part->getId(), 'on' => $typed], 'The day it is expected on is no day.');
         }
         $this->writer->write($part->getJob(), $member, $this->button->check($request), function () use ($part, $on): null {
             $part->expect(false === $on ? null : $on, $this->clock->now());

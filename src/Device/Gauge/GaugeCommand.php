@@ -94,18 +94,18 @@ final class GaugeCommand extends Command
             $none = null;
             // A tick a reading, so that none is late by more than one.
             stream_select($read, $none, $none, 0, (int) (1e6 / $rate / max(1.0, $speed)));
+            $now = hrtime(true) / 1e9;
             foreach ($read as $ready) {
                 if ($ready === $server) {
                     $stream = @stream_socket_accept($server, 0);
                     if (false !== $stream && \count($listeners) < self::MOST_LISTENERS) {
                         stream_set_blocking($stream, false);
-                        $listeners[(int) $stream] = new Listener($stream, $usual, $rate, $speed);
+                        $listeners[(int) $stream] = new Listener($stream, $usual, $rate, $speed, $now);
                     }
                 } elseif (isset($listeners[(int) $ready])) {
-                    $listeners[(int) $ready]->hear();
+                    $listeners[(int) $ready]->hear($now);
                 }
             }
-            $now = hrtime(true) / 1e9;
             $listeners = array_filter($listeners, static fn (Listener $listener): bool => $listener->play($now));
         }
     }

@@ -10,18 +10,25 @@ final class Listener
     /** s: whoever does not say what they want in this time gets the usual. */
     private const WAIT = 0.3;
 
-    private readonly float $since;
     private ?float $from = null;
     private int $next = 0;
 
-    /** @param resource $stream not blocking */
-    public function __construct(public readonly mixed $stream, private Scenario $scenario, private readonly float $rate, private readonly float $speed)
+    /**
+     * @param resource $stream not blocking
+     * @param float    $rate   readings a second
+     * @param float    $speed  times as fast as they were taken
+     * @param float    $since  s, when they connected
+     */
+    public function __construct(public readonly mixed $stream, private Scenario $scenario, private readonly float $rate, private readonly float $speed, private readonly float $since)
     {
-        $this->since = hrtime(true) / 1e9;
     }
 
-    /** Reads what they want; anything that is not understood means the usual. */
-    public function hear(): void
+    /**
+     * Reads what they want; anything that is not understood means the usual.
+     *
+     * @param float $now s, of the clock they connected by
+     */
+    public function hear(float $now): void
     {
         $line = fgets($this->stream, 500);
         if (false === $line || null !== $this->from) {
@@ -30,13 +37,13 @@ final class Listener
         $wish = json_decode($line, true, 4);
         $play = \is_array($wish) && \is_string($wish['play'] ?? null) ? Scenario::tryFrom($wish['play']) : null;
         $this->scenario = $play ?? $this->scenario;
-        $this->from = hrtime(true) / 1e9;
+        $this->from = $now;
     }
 
     /**
      * Sends all readings that are due.
      *
-     * @param float $now s, of the clock that started this
+     * @param float $now s, of the clock they connected by
      *
      * @return bool whether there is more to come
      */

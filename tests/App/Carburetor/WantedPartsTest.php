@@ -46,4 +46,23 @@ final class WantedPartsTest extends ShedTestCase
         $this->post('/parts/999/here', []);
         self::assertResponseStatusCodeSame(404);
     }
+
+    public function testTheDayItIsExpectedOnIsSetChangedAndTakenBack(): void
+    {
+        $this->signIn();
+        $address = '/jobs/'.$this->job()->getId().'/parts';
+        $this->post($address, ['name' => 'Needle and seat', 'quantity' => '1']);
+        foreach (['2026-12-04', '2027-02-28', '', '2028-02-29'] as $day) {
+            $this->browser->submit($this->browser->request('GET', $address)->selectButton('Set it')->form(['on' => $day]));
+            self::assertResponseRedirects($address);
+            self::assertSame($day, $this->browser->request('GET', $address)->filter('input[name="on"]')->attr('value'));
+        }
+        foreach (['2026-02-29', 'Friday', '2026-12-4', '04.12.2026'] as $typed) {
+            $page = $this->browser->submit($this->browser->request('GET', $address)->selectButton('Set it')->form(['on' => $typed]));
+            self::assertResponseStatusCodeSame(422);
+            self::assertSame([$typed, 'The day it is expected on is no day.'], [$page->filter('input[name="on"][aria-invalid]')->attr('value'), $page->filter('.wanted .error')->text()]);
+            self::assertSelectorCount(1, '.error');
+        }
+        self::assertSame('2028-02-29', $this->browser->request('GET', $address)->filter('input[name="on"]')->attr('value'), 'what is no day changes nothing');
+    }
 }
