@@ -51,6 +51,13 @@ final class WaterToleranceTest extends TestCase
         self::assertGreaterThan(0.2, $cold->halfWidth->over($cold->water));
     }
 
+    public function testAPublishedPointIsOneWithinAQuarterOfADegreeAndAHalfOfATenthOfAPercent(): void
+    {
+        $fromMemory = static fn (float $percent, float $celsius): bool => WaterTolerance::shipped()->tolerated($percent / 100, Temperature::celsius($celsius), Volume::of(1, VolumeUnit::Litre))->fromMemory;
+        self::assertSame([false, false, true, true], [$fromMemory(10, 15.37), $fromMemory(10, 15.83), $fromMemory(10, 15.34), $fromMemory(10, 15.86)]);
+        self::assertSame([false, false, true, true], [$fromMemory(9.96, 15.6), $fromMemory(10.04, 15.6), $fromMemory(9.94, 15.6), $fromMemory(10.06, 15.6)]);
+    }
+
     public function testMakesUpNoFigureBeyondItsTable(): void
     {
         foreach ([[0.151, 20.0], [-0.01, 20.0], [\NAN, 20.0], [0.1, -21.0], [0.1, 41.0]] as [$ethanol, $celsius]) {

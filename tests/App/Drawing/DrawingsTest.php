@@ -81,6 +81,11 @@ final class DrawingsTest extends TestCase
         self::assertEqualsWithDelta((CylinderDrawing::TOP + CylinderDrawing::CROWN) / 2, $half->surface, 1e-9);
         self::assertSame((float) CylinderDrawing::CROWN, $half->crown);
         self::assertSame((float) CylinderDrawing::CROWN, $at(0)->surface);
+        $full = $at(20);
+        self::assertEqualsWithDelta([CylinderDrawing::TOP, CylinderDrawing::CROWN], [$full->surface, $full->crown], 1e-9);
+        $above = $at(21);
+        self::assertSame((float) CylinderDrawing::TOP, $above->surface);
+        self::assertEqualsWithDelta(1.05 * (CylinderDrawing::CROWN - CylinderDrawing::TOP), $above->crown - CylinderDrawing::TOP, 1e-9);
         $over = $at(30);
         self::assertSame((float) CylinderDrawing::TOP, $over->surface);
         self::assertEqualsWithDelta(1.5 * (CylinderDrawing::CROWN - CylinderDrawing::TOP), $over->crown - CylinderDrawing::TOP, 1e-9, 'half as much again stands half as high again');

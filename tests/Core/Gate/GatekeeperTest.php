@@ -18,8 +18,10 @@ use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gate;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateState;
+use AwakeShed\Core\Gate\HoldStates;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class GatekeeperTest extends TestCase
@@ -59,6 +61,16 @@ final class GatekeeperTest extends TestCase
         $case = self::mower(Finding::observed('look.oil_level', 'at_mark'), Finding::observed('feel.pull', 'locked'));
         self::assertSame(['hold.pull'], self::until($case, 'compression.leakdown'));
         self::assertSame([], self::until($case->with(Finding::observed('feel.pull', 'normal')), 'compression.leakdown'));
+    }
+
+    #[TestWith(['feel.pull', 'tight', 'normal'])]
+    #[TestWith(['look.oil_level', 'unreadable', 'at_mark'])]
+    #[TestWith(['leak.static', 'bowl', 'dry'])]
+    public function testWhatWasFoundGoodSinceIsNeitherBadNorToBeMadeOnceMore(string $test, string $bad, string $good): void
+    {
+        $holds = static fn (Finding ...$findings): array => (array) HoldStates::folded(Vocabulary::shipped(), self::mower(...$findings));
+        self::assertSame(['set' => [], 'again' => []], $holds(Finding::observed($test, $bad), Finding::observed($test, $good)));
+        self::assertCount(1, $holds(Finding::observed($test, $bad), Finding::observed($test, $good), Finding::observed($test, $bad))['set']);
     }
 
     public function testTheLongStoodGetOilIntoTheCylinderFirst(): void

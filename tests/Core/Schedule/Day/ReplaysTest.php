@@ -63,6 +63,16 @@ final class ReplaysTest extends TestCase
         self::assertSame(0.0, $odds['late']->kept());
     }
 
+    public function testWhatIsSetAtATimeBeginsNoSooner(): void
+    {
+        $plan = Planner::plan(new Problem(Objective::WeightedTardiness, 1, 50, [new SharedResource('wim', true, 1, Openings::always())], [new PlanJob('job', 65)], [
+            new Operation('set', 'job', 10, [['wim', 1]], pinned: 60),
+        ]));
+
+        $odds = (new Replays($plan))->run([], 3)['job'];
+        self::assertSame([70.0, 0.0], [(float) $odds->readyBy(0.5), $odds->kept()]);
+    }
+
     public function testSaysWhatALatePromiseHangsOn(): void
     {
         $plan = Planner::plan(new Problem(Objective::WeightedTardiness, 1, 50, [new SharedResource('wim', true, 1, Openings::always())], [new PlanJob('job', 130)], [
