@@ -9,8 +9,13 @@ use AwakeShed\App\Drawing\BarDrawing;
 use AwakeShed\App\Drawing\CourseDrawing;
 use AwakeShed\App\Drawing\CylinderDrawing;
 use AwakeShed\App\Drawing\Scale;
+use AwakeShed\App\Drawing\SectionDrawing;
 use AwakeShed\App\Drawing\TraceDrawing;
 use AwakeShed\App\Unit\Figures;
+use AwakeShed\Core\Carburetor\Carburetors;
+use AwakeShed\Core\Carburetor\CarburetorType;
+use AwakeShed\Core\Carburetor\Passage;
+use AwakeShed\Core\Carburetor\PassageState;
 use AwakeShed\Core\Cylinder\Hydrolock;
 use AwakeShed\Core\Trace\NeedleTrace;
 use AwakeShed\Core\Trace\SpeedTrace;
@@ -89,6 +94,36 @@ final class DrawingsTest extends TestCase
         $over = $at(30);
         self::assertSame((float) CylinderDrawing::TOP, $over->surface);
         self::assertEqualsWithDelta(1.5 * (CylinderDrawing::CROWN - CylinderDrawing::TOP), $over->crown - CylinderDrawing::TOP, 1e-9, 'half as much again stands half as high again');
+    }
+
+    public function testAPassageIsMarkedAThirdAlongItsLongestStretch(): void
+    {
+        $marked = [];
+        foreach (array_filter(Carburetors::shipped()->types, static fn (CarburetorType $type): bool => [] !== $type->passages) as $type) {
+            $states = array_map(static fn (Passage $passage): PassageState => new PassageState($passage, [], false, null), $type->passages);
+            foreach (SectionDrawing::ofCarburetor($type, $states, '')->passages as $passage) {
+                $points = array_map(static fn (string $point): array => array_map(floatval(...), explode(' ', $point)), explode('L', substr($passage['paths'][0], 1)));
+                $found = [];
+                for ($to = 1; $to < \count($points); ++$to) {
+                    $found[$to] = self::apart($points[$to - 1], $points[$to]);
+                }
+                $most = max([0.0, ...$found]);
+                $longest = (int) array_search($most, $found, true);
+                $at = [$passage['x'], $passage['y']];
+                self::assertEqualsWithDelta([$most / 3, 2 * $most / 3], [self::apart($points[$longest - 1], $at), self::apart($at, $points[$longest])], 1e-9, "$type->id, {$passage['state']->passage->id}");
+                $marked[$longest] = true;
+            }
+        }
+        self::assertGreaterThan(1, \count($marked), 'not always on the first');
+    }
+
+    /**
+     * @param array<int, float> $one
+     * @param array<int, float> $other
+     */
+    private static function apart(array $one, array $other): float
+    {
+        return hypot($one[0] - $other[0], $one[1] - $other[1]);
     }
 
     public function testBeliefIsDrawnWithinItsFrameAndItsNumbersDoNotCoverOneAnother(): void
