@@ -8,9 +8,6 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\CaseFormat;
 use AwakeShed\Core\Evidence\CaseProblem;
 use AwakeShed\Core\Evidence\UnreadableCase;
-use Opis\JsonSchema\Errors\ErrorFormatter;
-use Opis\JsonSchema\Errors\ValidationError;
-use Opis\JsonSchema\Validator;
 
 /**
  * The open case format as text: shape by the JSON Schema that ships with the shed, meaning by the core.
@@ -40,7 +37,7 @@ final readonly class CaseFiles
         } catch (\JsonException $malformed) {
             throw \JSON_ERROR_DEPTH === $malformed->getCode() ? new UnreadableCase([new CaseProblem('', 'case.too_deep', \sprintf('Nested deeper than %d levels.', self::DEEPEST))]) : new UnreadableCase([new CaseProblem('', 'case.not_json', 'Not JSON: '.$malformed->getMessage().'.')]);
         }
-        $problems = $this->problemsOfShape($tree);
+        $problems = array_map(static fn (array $problem): CaseProblem => new CaseProblem($problem[0], 'case.shape', $problem[1]), JsonShape::problems($tree, CaseFormat::SCHEMA));
         if ([] !== $problems) {
             throw new UnreadableCase($problems);
         }
@@ -53,38 +50,5 @@ final readonly class CaseFiles
     public function print(CaseFile $case): string
     {
         return json_encode($this->format->write($case), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE)."\n";
-    }
-
-    /** @return list<CaseProblem> */
-    private function problemsOfShape(mixed $tree): array
-    {
-        $error = (new Validator(max_errors: 50))
-            ->validate($tree, (string) file_get_contents(CaseFormat::SCHEMA))
-            ->error();
-
-        return null === $error ? [] : self::leaves($error);
-    }
-
-    /**
-     * The errors at the ends of the tree: what lies above them only says that something below is wrong. Of
-     * alternatives none of which fits, the place itself is named, not every alternative.
-     *
-     * @return list<CaseProblem>
-     */
-    private static function leaves(ValidationError $error): array
-    {
-        if ([] === $error->subErrors() || \in_array($error->keyword(), ['anyOf', 'oneOf'], true)) {
-            $path = array_map(static fn (int|string $step): string => '/'.str_replace(['~', '/'], ['~0', '~1'], (string) $step), $error->data()->fullPath());
-
-            return [new CaseProblem(implode('', $path), 'case.shape', (new ErrorFormatter())->formatErrorMessage($error))];
-        }
-
-        $leaves = [];
-        foreach ($error->subErrors() as $below) {
-            \assert($below instanceof ValidationError);
-            $leaves = [...$leaves, ...self::leaves($below)];
-        }
-
-        return $leaves;
     }
 }

@@ -51,7 +51,7 @@ final readonly class Intake
     {
         $machine = $known ?? new Machine((string) $input->label, $input->facts(), (string) $input->ownerName, (string) $input->ownerContact);
 
-        return $this->add($machine, $by, $key, function (Job $job) use ($input, $by, $known): array {
+        return $this->add($machine, $by, $key, $this->clock->now(), function (Job $job) use ($input, $by, $known): array {
             if (null !== $known) {
                 $known->describe((string) $input->label, $input->facts($known->facts()->extras), (string) $input->ownerName, (string) $input->ownerContact);
                 $before = $this->known->lastStay($known, $job);
@@ -72,11 +72,13 @@ final readonly class Intake
     /**
      * Takes in a machine with the evidence another shop has gathered.
      *
+     * @param \DateTimeImmutable|null $at when it was taken in, where it is known; now, where it is not
+     *
      * @return int the number of the job, the same however often the same key is sent
      */
-    public function import(CaseFile $case, string $label, string $ownerName, Member $by, RequestKey $key): int
+    public function import(CaseFile $case, string $label, string $ownerName, Member $by, RequestKey $key, ?\DateTimeImmutable $at = null): int
     {
-        return $this->add(new Machine($label, $case->machine, $ownerName, ''), $by, $key, function (Job $job) use ($case, $by): array {
+        return $this->add(new Machine($label, $case->machine, $ownerName, ''), $by, $key, $at ?? $this->clock->now(), function (Job $job) use ($case, $by): array {
             $spokenFor = $case->machine->spokenFor;
             $job->wantedFor(null === $spokenFor ? null : new \DateTimeImmutable($spokenFor), '');
             $job->carry($case->extras);
@@ -113,9 +115,9 @@ final readonly class Intake
     }
 
     /** @param \Closure(Job): list<NewEntry> $fill */
-    private function add(Machine $machine, Member $by, RequestKey $key, \Closure $fill): int
+    private function add(Machine $machine, Member $by, RequestKey $key, \DateTimeImmutable $at, \Closure $fill): int
     {
-        $job = new Job($machine, $by, $this->clock->now());
+        $job = new Job($machine, $by, $at);
 
         return $this->writer->begin($job, $by, $key, function () use ($job, $fill): void {
             array_map($this->entities->persist(...), $fill($job));

@@ -10,8 +10,7 @@ use AwakeShed\App\Account\Shop;
 use AwakeShed\App\Audit\Deed;
 use AwakeShed\App\Audit\Trail;
 use AwakeShed\App\Belonging\CurrentShop;
-use AwakeShed\App\Spec\UnreadableSpecs;
-use AwakeShed\Core\Evidence\UnreadableCase;
+use AwakeShed\Core\Refusal;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -56,7 +55,7 @@ final class ShopExchangeCommand extends Command
             $this->trail->note(null, Deed::Imported, basename($file));
 
             return Command::SUCCESS;
-        } catch (UnreadableShop|UnreadableCase|UnreadableSpecs $refusal) {
+        } catch (Refusal $refusal) {
             $output->writeln($refusal->getMessage());
 
             return Command::FAILURE;

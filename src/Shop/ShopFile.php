@@ -18,6 +18,7 @@ use AwakeShed\App\Job\JobRepository;
 use AwakeShed\App\Oil\Shelf;
 use AwakeShed\App\Oil\Stock;
 use AwakeShed\App\Once\RequestKey;
+use AwakeShed\App\Once\Transaction;
 use AwakeShed\App\Photo\PhotoRepository;
 use AwakeShed\App\Photo\PhotoSize;
 use AwakeShed\App\Photo\PhotoStore;
@@ -28,7 +29,13 @@ use AwakeShed\App\Shelf\ShelfList;
 use AwakeShed\App\Spec\SpecBookFile;
 use AwakeShed\App\Spec\SpecPage;
 use AwakeShed\App\Spec\SpecPageRepository;
+use AwakeShed\App\Spec\SpecProblem;
+use AwakeShed\App\Spec\UnreadableSpecs;
 use AwakeShed\App\Waste\WasteRepository;
+use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\UnreadableCase;
+use AwakeShed\Core\Spec\SpecValue;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemException;
 
@@ -36,12 +43,11 @@ use League\Flysystem\FilesystemException;
  * All a shop owns in the open formats, as one archive: cases, photos, the spec book, schools, odds, and lists as CSV. An
  * empty shed reads it in again, but for the lists; what the formats have no word for (acts, moves, who found what) stays in a backup.
  *
- * @phpstan-type JobSheetArray array{case: string, label: string, owner: string, contact: string, remarks: string, taken_in: string, wanted_by: string|null, handed_back: string|null, photos: list<string>}
+ * @phpstan-import-type JobSheetArray from ShopDocument
  */
 final readonly class ShopFile
 {
-    public const FORMAT = 'awake-shed/shop';
-    private const VERSION = 1;
+    private const SPEC_BOOK = 'spec-book.json';
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -62,6 +68,7 @@ final readonly class ShopFile
         private WantedPartRepository $wanted,
         private PartsShelf $partsShelf,
         private ShelfList $shelfList,
+        private Transaction $transaction,
     ) {
     }
 
@@ -77,15 +84,15 @@ final readonly class ShopFile
             $sheets[] = $this->add($zip, $job);
         }
         $shop = $this->shops->current();
-        $zip->addFromString('shop.json', self::json([
-            'format' => self::FORMAT,
-            'version' => self::VERSION,
+        $zip->addFromString(ShopDocument::NAME, self::json([
+            'format' => ShopDocument::FORMAT,
+            'version' => ShopDocument::VERSION,
             'shop' => ['name' => $shop?->getName() ?? '', 'place' => $shop?->getPlace() ?? '', 'units' => $shop?->getUnits()->value ?? 'trade_mixed'],
             'schools' => $this->schools->chosen(),
             'odds' => $this->ownOdds->all(),
             'jobs' => $sheets,
         ]));
-        $zip->addFromString('spec-book.json', $this->book->json($this->pages->byName()));
+        $zip->addFromString(self::SPEC_BOOK, $this->book->json($this->pages->byName()));
         $poured = (function (): iterable {
             foreach ($this->waste->ledger() as ['at' => $at, 'job' => $job, 'stream' => $stream, 'can' => $can, 'ml' => $ml]) {
                 yield [$at, $job, $stream, $can ?? '', $ml];
@@ -99,11 +106,14 @@ final readonly class ShopFile
     }
 
     /**
+     * All of it or nothing: what is wrong is found before anything is written.
+     *
      * @return int how many jobs were read in
      *
-     * @throws UnreadableShop                          with what is wrong
-     * @throws \AwakeShed\Core\Evidence\UnreadableCase when a case of it cannot be read
-     * @throws \AwakeShed\App\Spec\UnreadableSpecs     when its spec book cannot be read
+     * @throws UnreadableShop                           with what is wrong
+     * @throws \AwakeShed\Core\Evidence\UnknownWord     for a school that is none
+     * @throws \AwakeShed\Core\Diagnosis\ImpossibleOdds
+     * @throws \AwakeShed\App\Photo\UnusablePhoto
      */
     public function read(string $file, Member $by): int
     {
@@ -114,36 +124,29 @@ final readonly class ShopFile
         if (true !== $zip->open($file, \ZipArchive::RDONLY)) {
             throw UnreadableShop::noArchive();
         }
-        $text = $zip->getFromName('shop.json');
-        $told = false === $text ? null : json_decode($text, true, 12);
-        if (!\is_array($told) || self::FORMAT !== ($told['format'] ?? null) || self::VERSION !== ($told['version'] ?? null)) {
-            throw UnreadableShop::noArchive();
-        }
-        /** @var array<string, string> $schools */
-        $schools = \is_array($told['schools'] ?? null) ? $told['schools'] : [];
-        foreach ($schools as $question => $school) {
-            $this->schools->choose($question, $school);
-        }
-        /** @var array<string, float> $odds */
-        $odds = \is_array($told['odds'] ?? null) ? $told['odds'] : [];
-        if ([] !== $odds) {
-            $this->odds->change($odds, $by, RequestKey::fresh());
-        }
-        $book = $zip->getFromName('spec-book.json');
-        foreach (false === $book ? [] : $this->book->parse($book) as $name => ['kind' => $kind, 'values' => $values]) {
-            $page = $this->pages->named((string) $name) ?? new SpecPage((string) $name, $kind);
-            $page->write($values);
-            $this->entities->persist($page);
-        }
-        $this->entities->flush();
-        /** @var list<JobSheetArray> $sheets */
-        $sheets = \is_array($told['jobs'] ?? null) ? $told['jobs'] : [];
-        foreach ($sheets as $sheet) {
-            $this->readJob($zip, $sheet, $by);
-        }
+        $shop = ShopDocument::parse((string) $zip->getFromName(ShopDocument::NAME));
+        $pages = $this->pagesIn($zip);
+        $cases = array_map(fn (array $sheet): CaseFile => $this->caseIn($zip, $sheet), $shop->jobs);
+        $this->transaction->run(function () use ($zip, $shop, $pages, $cases, $by): void {
+            foreach ($shop->schools as $question => $school) {
+                $this->schools->choose($question, $school);
+            }
+            if ([] !== $shop->odds) {
+                $this->odds->change($shop->odds, $by, RequestKey::fresh());
+            }
+            foreach ($pages as $name => ['kind' => $kind, 'values' => $values]) {
+                $page = $this->pages->named((string) $name) ?? new SpecPage((string) $name, $kind);
+                $page->write($values);
+                $this->entities->persist($page);
+            }
+            $this->entities->flush();
+            foreach ($shop->jobs as $place => $sheet) {
+                $this->readJob($zip, $sheet, $cases[$place], $by);
+            }
+        });
         $zip->close();
 
-        return \count($sheets);
+        return \count($cases);
     }
 
     /** @return JobSheetArray */
@@ -169,10 +172,44 @@ final readonly class ShopFile
         ];
     }
 
-    /** @param JobSheetArray $sheet */
-    private function readJob(\ZipArchive $zip, array $sheet, Member $by): void
+    /**
+     * @return array<string, array{kind: ?MachineKind, values: array<string, SpecValue>}> by name
+     *
+     * @throws UnreadableShop
+     */
+    private function pagesIn(\ZipArchive $zip): array
     {
-        $number = $this->intake->import($this->cases->parse((string) $zip->getFromName($sheet['case'])), $sheet['label'], $sheet['owner'], $by, RequestKey::fresh());
+        $book = $zip->getFromName(self::SPEC_BOOK);
+        try {
+            return false === $book ? [] : $this->book->parse($book);
+        } catch (UnreadableSpecs $unreadable) {
+            throw UnreadableShop::wrong(self::SPEC_BOOK, array_map(static fn (SpecProblem $problem): string => "$problem->place: $problem->message", $unreadable->problems));
+        }
+    }
+
+    /**
+     * @param JobSheetArray $sheet
+     *
+     * @throws UnreadableShop where it cannot be read, or one of its pictures is not there
+     */
+    private function caseIn(\ZipArchive $zip, array $sheet): CaseFile
+    {
+        foreach ([$sheet['case'], ...$sheet['photos']] as $name) {
+            if (false === $zip->locateName($name)) {
+                throw UnreadableShop::wrong($name, ['it is not in the archive.']);
+            }
+        }
+        try {
+            return $this->cases->parse((string) $zip->getFromName($sheet['case']));
+        } catch (UnreadableCase $unreadable) {
+            throw UnreadableShop::wrong($sheet['case'], [$unreadable->getMessage()]);
+        }
+    }
+
+    /** @param JobSheetArray $sheet */
+    private function readJob(\ZipArchive $zip, array $sheet, CaseFile $case, Member $by): void
+    {
+        $number = $this->intake->import($case, $sheet['label'], $sheet['owner'], $by, RequestKey::fresh(), new \DateTimeImmutable($sheet['taken_in']));
         $job = $this->jobs->withMachine($number) ?? throw new \LogicException('What was imported is a job.');
         $job->getMachine()->describe($sheet['label'], $job->getMachine()->facts(), $sheet['owner'], $sheet['contact']);
         $job->wantedFor(null === $sheet['wanted_by'] ? null : new \DateTimeImmutable($sheet['wanted_by']), $sheet['remarks']);

@@ -18,4 +18,15 @@ final class UnreadableShop extends StatedRefusal
     {
         return new self('shop.no_archive', 'That is no archive of a shop: a zip with shop.json in it.');
     }
+
+    /**
+     * @param string                 $file     of the archive
+     * @param non-empty-list<string> $problems with their places
+     */
+    public static function wrong(string $file, array $problems): self
+    {
+        $why = implode("\n", $problems);
+
+        return new self('shop.wrong', $file.': '.$why, ['file' => $file, 'why' => $why]);
+    }
 }

@@ -28,6 +28,7 @@ use AwakeShed\Core\Spec\SourceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Spec\SpecValue;
 use AwakeShed\Tests\App\ShedTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
@@ -234,10 +235,10 @@ final class ShopTest extends ShedTestCase
             $zip->open($file);
             /** @var array{shop: array<string, mixed>, schools: array<string, string>, jobs: list<array{case: string, label: string, owner: string, contact: string, remarks: string, taken_in: string, wanted_by: string|null, handed_back: string|null, photos: list<string>}>} $shop */
             $shop = json_decode((string) $zip->getFromName('shop.json'), true, 16, \JSON_THROW_ON_ERROR);
-            // Jobs and pictures are counted anew, and taken in on the day they are read in.
+            // Jobs and pictures are counted anew.
             $jobs = [];
             foreach ($shop['jobs'] as $one) {
-                $jobs[] = ['case' => '', 'taken_in' => '', 'photos' => \count($one['photos'])] + $one;
+                $jobs[] = ['case' => '', 'photos' => \count($one['photos'])] + $one;
             }
             $shop['jobs'] = $jobs;
 
@@ -255,6 +256,52 @@ final class ShopTest extends ShedTestCase
         self::entities()->clear();
         self::service(ShopFile::class)->write($file);
         self::assertSame($before, $told());
+        unlink($file);
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> files of the archive; what is said */
+    public static function broken(): iterable
+    {
+        $sheet = ['case' => 'cases/job-1.json', 'label' => 'Heronbill', 'owner' => '', 'contact' => '', 'remarks' => '', 'taken_in' => '2026-11-20T09:00:00+00:00', 'wanted_by' => null, 'handed_back' => null, 'photos' => []];
+        $case = json_encode(['format' => 'awake-shed/case', 'version' => 1, 'machine' => ['kind' => 'mower'], 'findings' => []], \JSON_THROW_ON_ERROR);
+        $shop = static fn (array $more): array => ['shop.json' => json_encode($more + ['format' => 'awake-shed/shop', 'version' => 1], \JSON_THROW_ON_ERROR), 'cases/job-1.json' => $case];
+        yield 'no JSON' => [['shop.json' => 'once upon a time'], 'That is no archive of a shop: a zip with shop.json in it.'];
+        yield 'another format' => [['shop.json' => '{"format":"awake-shed/case","version":1}'], 'That is no archive of a shop: a zip with shop.json in it.'];
+        yield 'a later version' => [['shop.json' => '{"format":"awake-shed/shop","version":2}'], 'shop.json: /version: '];
+        yield 'a school that is a number' => [$shop(['schools' => ['jet_drilling' => 7]]), 'shop.json: /schools: '];
+        yield 'a school that is none' => [$shop(['schools' => ['jet_drilling' => 'by_eye']]), 'by_eye'];
+        yield 'odds that are a word' => [$shop(['odds' => ['faults/spark.plug_bad/prior' => 'high']]), 'shop.json: /odds: '];
+        yield 'odds above one' => [$shop(['odds' => ['faults/spark.plug_bad/prior' => 1.5]]), 'faults/spark.plug_bad/prior'];
+        yield 'a job without words' => [$shop(['jobs' => [$sheet, []]]), 'shop.json: /jobs/1: '];
+        yield 'a job without a name' => [$shop(['jobs' => [['label' => ' '] + $sheet]]), 'shop.json: /jobs/0/label: '];
+        yield 'a name that is too long' => [$shop(['jobs' => [['owner' => str_repeat('x', 121)] + $sheet]]), 'shop.json: /jobs/0/owner: '];
+        yield 'a day that is none' => [$shop(['jobs' => [$sheet, ['wanted_by' => '2026-02-30'] + $sheet]]), 'shop.json: /jobs/1/wanted_by: '];
+        yield 'a moment that is none' => [$shop(['jobs' => [['taken_in' => 'last week'] + $sheet]]), 'shop.json: /jobs/0/taken_in: '];
+        yield 'a case that is not there' => [$shop(['jobs' => [$sheet, ['case' => 'cases/job-2.json'] + $sheet]]), 'cases/job-2.json: it is not in the archive.'];
+        yield 'a picture that is not there' => [$shop(['jobs' => [['photos' => ['photos/1.jpg']] + $sheet]]), 'photos/1.jpg: it is not in the archive.'];
+        yield 'a case that is none' => [['cases/job-2.json' => '{"format":"awake-shed/case","version":1}'] + $shop(['jobs' => [$sheet, ['case' => 'cases/job-2.json'] + $sheet]]), 'cases/job-2.json: '];
+        yield 'a picture that is none' => [['photos/1.jpg' => 'a heron'] + $shop(['jobs' => [$sheet, ['photos' => ['photos/1.jpg']] + $sheet]]), 'picture'];
+        yield 'a page of the spec book that is none' => [['spec-book.json' => '{"format":"awake-shed/spec-book","version":1,"pages":[{"name":"Heronbill","figures":{"oil":{"amount":"much"}}}]}'] + $shop(['jobs' => [$sheet]]), 'spec-book.json: '];
+    }
+
+    /** @param array<string, string> $files */
+    #[DataProvider('broken')]
+    public function testOfABrokenArchiveNothingIsReadIn(array $files, string $said): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        $zip = new \ZipArchive();
+        $zip->open($file, \ZipArchive::OVERWRITE);
+        foreach ($files as $name => $content) {
+            $zip->addFromString($name, $content);
+        }
+        $zip->close();
+        $rows = static fn (): array => array_map(static fn (string $table): mixed => self::entities()->getConnection()->fetchOne("SELECT COUNT(*) FROM $table"), ['job', 'machine', 'entry', 'shop_school', 'own_odds', 'spec_page', 'photo', 'used_key', 'audit_note']);
+        $before = $rows();
+        $command = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:shop-file'));
+        self::assertSame(1, $command->execute(['file' => $file, '--in' => true]));
+        self::assertStringContainsString($said, $command->getDisplay());
+        self::entities()->clear();
+        self::assertSame($before, $rows());
         unlink($file);
     }
 
