@@ -55,6 +55,13 @@ final class AssessCommandTest extends KernelTestCase
         }
     }
 
+    public function testFuelThatWasPouredAwayIsJudgedNoMore(): void
+    {
+        $case = static fn (string $findings): array => array_column(self::assess('{'.self::HEAD.',"findings":['.$findings.'],"jars":{"tank":{"layers":{"height_mm":92,"total_ml":80,"lower_ml":14,"edge":"sharp"}},"bowl":{"layers":{"height_mm":92,"total_ml":80,"lower_ml":0}}}}')['verdicts'], 'id');
+        self::assertSame(['fuel.tank', 'fuel.bowl'], $case('{"test":"jar.tank","outcome":"two_layers"}'));
+        self::assertSame(['fuel.bowl'], $case('{"test":"jar.tank","outcome":"two_layers"},{"done":"tank.drained"}'));
+    }
+
     public function testKnowsOfNothingAndSaysWhatToDoFirst(): void
     {
         $assessment = self::assess('{"format":"awake-shed/case","version":1,"machine":{"kind":"two_stroke_hand_tool"},"findings":[]}');

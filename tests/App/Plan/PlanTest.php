@@ -32,6 +32,11 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Sabre\VObject\Reader;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\ErrorHandler\BufferingLogger;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Event\TerminateEvent;
+use Symfony\Component\HttpKernel\KernelInterface;
 
 final class PlanTest extends ShedTestCase
 {
@@ -89,6 +94,40 @@ final class PlanTest extends ShedTestCase
         $this->browser->request('GET', '/plan');
         $this->browser->request('GET', '/jobs/'.$job->getId());
         self::assertSame($first, $this->number());
+    }
+
+    public function testALookAtAPlanThatLastedTooLongToCatchUpMakesIt(): void
+    {
+        $this->signIn();
+        $this->promised('2026-06-12');
+        $this->replanned();
+        $first = $this->number();
+        // Another came while the worker was wanted back.
+        $this->promised('2026-06-15');
+        self::entities()->getConnection()->executeStatement('UPDATE plan_state SET wanted = wanted + 1');
+        self::assertTrue(self::service(Plans::class)->isBehind());
+        self::service(AfterChanges::class)->turn(true);
+        $this->browser->disableReboot();
+        $this->browser->request('GET', '/');
+        self::assertSame($first, $this->number());
+        $this->browser->request('GET', '/plan');
+        self::assertGreaterThan($first, $this->number());
+        self::assertFalse(self::service(Plans::class)->isBehind());
+        self::assertCount(2, self::service(PlanBoards::class)->last()->promises ?? []);
+    }
+
+    public function testAPlanThatCannotBeMadeIsWrittenDownAndTheAnswerStands(): void
+    {
+        $logger = new BufferingLogger();
+        $after = new AfterChanges(static fn (): Plans => throw new \RuntimeException('no hands'), $logger, true);
+        $answered = static fn (string $method) => $after->afterAnswer(new TerminateEvent(self::service(KernelInterface::class), Request::create('/plan', $method), new Response()));
+        $answered('POST');
+        self::assertSame([], $logger->cleanLogs(), 'nothing has changed');
+        $after->catchUp();
+        $answered('GET');
+        self::assertStringContainsString('"The plan was not made: {why}",{"why":"no hands"', json_encode($logger->cleanLogs(), \JSON_THROW_ON_ERROR));
+        $answered('GET');
+        self::assertSame([], $logger->cleanLogs(), 'it is tried anew with the next change');
     }
 
     public function testWhoHasBegunGoesOnAndTheClockTeaches(): void

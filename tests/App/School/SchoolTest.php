@@ -42,6 +42,16 @@ final class SchoolTest extends ShedTestCase
         self::assertSelectorExists('#step-split-gauge', 'a job under way goes on as it began');
     }
 
+    public function testWhatTheShopFollowsIsChosenAnew(): void
+    {
+        $this->signIn(Role::Owner);
+        foreach (['feel', 'gauge_or_leakdown', 'feel'] as $school) {
+            $this->post('/schools', ['question' => 'compression', 'school' => $school]);
+            self::assertResponseRedirects('/schools');
+            self::assertSame(['compression' => $school], self::service(Schools::class)->chosen());
+        }
+    }
+
     public function testAJobMayFollowAnotherAndItsHistorySaysSo(): void
     {
         $this->signIn();

@@ -164,6 +164,22 @@ final class SheetTest extends ShedTestCase
         unlink(self::service(Outbox::class)->folder().'/'.$letters[0]['name'].'.eml');
     }
 
+    public function testALetterThatNoServerTakesIsKeptAndSaidToBeSentAgain(): void
+    {
+        $_ENV['SHED_MAIL'] = 'smtp://127.0.0.1:1';
+        try {
+            $this->signIn();
+            $job = $this->worked();
+            $this->post('/jobs/'.$job->getId().'/sheet/send', ['kind' => 'done', 'to' => 'cabin4@lake.example', 'how' => 'letter']);
+            self::assertResponseRedirects();
+        } finally {
+            unset($_ENV['SHED_MAIL']);
+        }
+        self::assertFalse($this->sent($job)->isTaken());
+        $this->browser->request('GET', '/jobs/'.$job->getId().'/sheet');
+        $this->assertSays('not taken by the mail server: send it again');
+    }
+
     public function testTheStartingCardIsOfTheLastStartThatWentWell(): void
     {
         $this->signIn();

@@ -166,6 +166,15 @@ final class ShopTest extends ShedTestCase
         self::assertSelectorTextContains('main', 'type more of the one you look for');
     }
 
+    public function testAnotherShopIsOpenedOnlyForAnOwnerOfAnotherName(): void
+    {
+        $shops = self::entities()->getConnection()->fetchOne('SELECT COUNT(*) FROM shop');
+        $command = new CommandTester((new Application(self::$kernel ?? self::fail()))->find('shed:open-shop'));
+        self::assertSame(2, $command->execute(['name' => 'Far shore', 'owner' => 'technician']));
+        self::assertStringContainsString('Somebody in this installation signs in by that name', $command->getDisplay());
+        self::assertSame($shops, self::entities()->getConnection()->fetchOne('SELECT COUNT(*) FROM shop'), 'nothing of it stays');
+    }
+
     public function testTheCommandReadsAnArchiveInForAnOwnerWhoIsThere(): void
     {
         $this->job();

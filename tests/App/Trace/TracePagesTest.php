@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Trace;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Account\Shops;
 use AwakeShed\App\Device\Gauge\Gauge;
 use AwakeShed\App\Device\Gauge\GaugeReading;
 use AwakeShed\App\Device\Gauge\SilentGauge;
@@ -103,6 +104,29 @@ final class TracePagesTest extends ShedTestCase
         self::assertInstanceOf(Finding::class, $event);
         self::assertSame(['needle.pressure', ['leaks']], [$event->test, $event->outcomes]);
         self::assertEqualsWithDelta(7.6, $event->measured['pop_off_psi'] ?? 0, 0.2);
+    }
+
+    public function testWhatIsPlayedByAStandInIsNothingFoundWhereStandInsAreNotUsed(): void
+    {
+        $this->signIn();
+        $job = $this->job();
+        $this->import('/jobs/'.$job->getId().'/traces/needle', self::csv(Shapes::needle(20, decay: 0.02)));
+        $trace = $this->traces()[0]->id;
+        self::service(TraceRepository::class)->markSimulated($trace);
+        self::service(Shops::class)->current()?->useStandIns(false);
+        self::entities()->flush();
+        $this->browser->request('GET', '/traces/'.$trace);
+        self::assertSelectorNotExists('.calc-save');
+        $this->post('/traces/'.$trace.'/file', []);
+        self::assertResponseRedirects('/traces/'.$trace);
+        $this->browser->followRedirect();
+        $this->assertSays('It is simulated, and is nothing found on this machine.');
+        self::assertSame([], $this->record($this->again($job))->entries);
+        self::service(Shops::class)->current()?->useStandIns(true);
+        self::entities()->flush();
+        $this->post('/traces/'.$trace.'/file', []);
+        self::assertResponseRedirects('/jobs/'.$job->getId());
+        self::assertCount(1, $this->record($this->again($job))->entries);
     }
 
     public function testAMowersBladeIsItsSpeedLimit(): void
