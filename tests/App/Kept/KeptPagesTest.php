@@ -18,8 +18,13 @@ use AwakeShed\App\Drawing\PartShape;
 use AwakeShed\App\Drawing\PlanDrawing;
 use AwakeShed\App\Drawing\TraceDrawing;
 use AwakeShed\App\Form\ChipChoices;
+use AwakeShed\App\FuelTest\JarPart;
+use AwakeShed\App\FuelTest\JarPartType;
+use AwakeShed\App\Intake\IntakeType;
 use AwakeShed\App\Unit\Figures;
+use AwakeShed\App\Unit\Measure;
 use AwakeShed\App\Unit\Quantities;
+use AwakeShed\App\Waste\WasteType;
 use AwakeShed\App\Words\Words;
 use AwakeShed\Core\Carburetor\Carburetors;
 use AwakeShed\Core\Carburetor\Material;
@@ -40,6 +45,7 @@ use AwakeShed\Tests\Kept;
 use AwakeShed\Tests\Seeded;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\Form\FormFactoryInterface;
 use Twig\Environment;
 
 /** Words, units and drawings of pages as they were looked at once: every field of the bench, every answer worked by hand, the drawings of a job. */
@@ -62,6 +68,26 @@ final class KeptPagesTest extends ShedTestCase
             }
         }
         Kept::is(__DIR__.'/fields.txt', array_map(Kept::short(...), $lines));
+    }
+
+    public function testEveryAmountOfAFormIsPossibleAndUsualWithinItsBounds(): void
+    {
+        $forms = self::service(FormFactoryInterface::class);
+        $asked = ['intake' => $forms->create(IntakeType::class), 'waste' => $forms->create(WasteType::class)];
+        foreach (JarPart::cases() as $part) {
+            $asked["jar, $part->value"] = $forms->create(JarPartType::class, null, ['part' => $part]);
+        }
+        $bounds = static fn (mixed $interval): string => $interval instanceof Interval ? \sprintf('%.9g to %.9g %s', $interval->least, $interval->most, $interval->unit->symbol()) : 'anything';
+        $lines = [];
+        foreach ($asked as $form => $fields) {
+            foreach ($fields as $name => $field) {
+                $options = $field->getConfig()->getOptions();
+                if (($options['measure'] ?? null) instanceof Measure) {
+                    $lines[] = "$form, $name: {$options['measure']->value}, possible {$bounds($options['possible'])}, usual {$bounds($options['usual'])}";
+                }
+            }
+        }
+        Kept::is(__DIR__.'/amounts-of-forms.txt', $lines);
     }
 
     public function testWhatTheBenchAnswersAndDraws(): void
