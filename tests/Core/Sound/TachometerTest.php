@@ -18,6 +18,7 @@ use AwakeShed\Core\Units\SpeedUnit;
 use AwakeShed\Tests\Kept;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class TachometerTest extends TestCase
@@ -47,6 +48,21 @@ final class TachometerTest extends TestCase
             }
         }
         self::assertGreaterThan(120, $told, 'and most of them are');
+    }
+
+    /** The head of a WAV file, as everything that plays one reads it (published: RIFF/WAVE, PCM and IEEE float). */
+    #[TestWith([8, 1, 1, 8000])]
+    #[TestWith([16, 2, 1, 32_000])]
+    #[TestWith([24, 1, 1, 24_000])]
+    #[TestWith([32, 1, 3, 32_000])]
+    public function testAMadeUpRecordingSaysWhatItIs(int $bits, int $channels, int $kind, int $bytesASecond): void
+    {
+        $wav = EngineSound::engine(8000, 0.5, static fn (): float => 20.0, 1)->wav($bits, $channels);
+        self::assertSame(
+            ['riff' => 'RIFF', 'left' => \strlen($wav) - 8, 'wave' => 'WAVEfmt ', 'head' => 16, 'kind' => $kind, 'channels' => $channels, 'rate' => 8000, 'bytes' => $bytesASecond, 'block' => intdiv($bytesASecond, 8000), 'bits' => $bits, 'data' => 'data', 'size' => intdiv($bytesASecond, 2)],
+            unpack('a4riff/Vleft/a8wave/Vhead/vkind/vchannels/Vrate/Vbytes/vblock/vbits/a4data/Vsize', $wav),
+        );
+        self::assertSame(44 + intdiv($bytesASecond, 2), \strlen($wav));
     }
 
     /** No engine of the trade turns faster than 15,000: what beats quicker is something else. */
