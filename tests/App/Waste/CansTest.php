@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Tests\App\Waste;
 
 use AwakeShed\App\Account\Role;
+use AwakeShed\App\Shop\ShopFile;
 use AwakeShed\App\Waste\CanFill;
 use AwakeShed\App\Waste\WasteCan;
 use AwakeShed\App\Waste\WasteLedger;
@@ -97,6 +98,24 @@ final class CansTest extends ShedTestCase
         self::assertCount(2, $lines);
         self::assertSame('at,job,machine,stream,can,ml,by', $lines[0]);
         self::assertStringContainsString('"Heronbill, small",stale_gasoline,\'=One,700,"Technician Tester"', $lines[1]);
+    }
+
+    public function testTheLedgerIsInTheArchiveOfTheShop(): void
+    {
+        $job = $this->job();
+        $this->pour($job, 300);
+        $this->cans(['=One' => 5000]);
+        $this->pour($job, 700);
+        $file = (string) tempnam(sys_get_temp_dir(), 'shed');
+        self::service(ShopFile::class)->write($file);
+        $zip = new \ZipArchive();
+        $zip->open($file);
+        $lines = explode("\n", trim((string) $zip->getFromName('waste.csv')));
+        unlink($file);
+        self::assertSame('at,job,stream,can,ml', array_shift($lines));
+        $poured = array_map(static fn (string $line): string => explode(',', $line, 2)[1], $lines);
+        sort($poured);
+        self::assertSame([$job->getId().",stale_gasoline,'=One,700", $job->getId().',stale_gasoline,,300'], $poured);
     }
 
     /** @param array<string, int> $cans name => mL */
