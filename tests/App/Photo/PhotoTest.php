@@ -77,11 +77,18 @@ final class PhotoTest extends ShedTestCase
         self::assertLessThan(60, $colour['blue']);
     }
 
-    public function testAThinPictureKeepsALineAndGlassIsWhite(): void
+    /**
+     * @param array{positive-int, positive-int} $size
+     * @param array{int, int}                   $full
+     * @param array{int, int}                   $thumb
+     */
+    #[TestWith([[3300, 1], [1600, 1], [320, 1]])]
+    #[TestWith([[1, 3300], [1, 1600], [1, 320]])]
+    public function testAThinPictureKeepsALineAndGlassIsWhite(array $size, array $full, array $thumb): void
     {
         $this->signIn();
         $job = $this->job();
-        $picture = imagecreatetruecolor(3300, 1);
+        $picture = imagecreatetruecolor(...$size);
         self::assertInstanceOf(\GdImage::class, $picture);
         imagesavealpha($picture, true);
         imagefill($picture, 0, 0, (int) imagecolorallocatealpha($picture, 0, 0, 0, 127));
@@ -89,11 +96,11 @@ final class PhotoTest extends ShedTestCase
         imagepng($picture, $file);
         $this->send($job, $file);
         $photo = $this->photos($job)[0];
-        self::assertSame([1600, 1], [$photo->getWidth(), $photo->getHeight()]);
+        self::assertSame($full, [$photo->getWidth(), $photo->getHeight()]);
         $small = imagecreatefromstring(self::pictures()->read('small/'.$photo->getFile()));
         self::assertInstanceOf(\GdImage::class, $small);
-        self::assertSame([320, 1], [imagesx($small), imagesy($small)]);
-        self::assertSame(['red' => 255, 'green' => 255, 'blue' => 255, 'alpha' => 0], imagecolorsforindex($small, (int) imagecolorat($small, 160, 0)));
+        self::assertSame($thumb, [imagesx($small), imagesy($small)]);
+        self::assertSame(['red' => 255, 'green' => 255, 'blue' => 255, 'alpha' => 0], imagecolorsforindex($small, (int) imagecolorat($small, intdiv($thumb[0], 2), intdiv($thumb[1], 2))));
     }
 
     public function testWithoutAPictureNothingIsSaidToBeSaved(): void
