@@ -121,6 +121,16 @@ final class SpeedTraceTest extends TestCase
         self::assertEqualsWithDelta(3100, $trace->mean->in(SpeedUnit::Rpm), 10);
     }
 
+    public function testOfTwoRunsTheLongerOneIsJudgedAndOfTwoAlikeTheFirst(): void
+    {
+        $mean = static fn (float $first, float $second): float => SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(10, $first + $second + 20, static fn (float $t): float => match (true) {
+            $t >= 10 && $t < 10 + $first => 3000.0,
+            $t >= 15 + $first && $t < 15 + $first + $second => 2500.0,
+            default => 0.0,
+        })))->mean->in(SpeedUnit::Rpm);
+        self::assertEqualsWithDelta([3000, 3000, 2500], [$mean(30, 20), $mean(25, 25), $mean(20, 30)], 1.0);
+    }
+
     public function testASlowRecordingOfWhatRanAllAlongLeavesNothingOut(): void
     {
         $trace = SpeedTrace::fromSpeeds(Shapes::series(Shapes::speed(0.5, 120, static fn (): float => 3100)));
