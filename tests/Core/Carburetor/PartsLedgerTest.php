@@ -311,6 +311,9 @@ final class PartsLedgerTest extends TestCase
         self::refused('strip.unknown_hole', static fn () => $next->after(MoveKind::Off->move(said: ['kind' => 'governor_link'])));
         $next = $next->after(MoveKind::Off->move(said: ['kind' => 'own-2', 'orientation' => 'step down']));
         self::assertSame(['Collar', 'brass'], [$next->parts[1]->name, $next->parts[1]->material->value]);
+        self::assertSame('none was fitted', $next->after(MoveKind::LeaveOff->move(1, ['reason' => 'none was fitted']))->parts[1]->leftOff, 'a part of the shop\'s own is its own to judge');
+        $next = $next->after(MoveKind::Off->move(said: ['kind' => 'bowl_bolt']));
+        self::refused('strip.never_left_off', static fn () => $next->after(MoveKind::LeaveOff->move(2, ['reason' => 'lost'])));
         $free = Carburetors::shipped()->ledger([MoveKind::Begin->move(said: ['type' => 'free'], order: RemovalTemplate::fromLedger($ledger))]);
         self::assertSame([3, []], [\count($free->stillOn()), $free->passages()]);
     }

@@ -10,6 +10,7 @@ use AwakeShed\Core\Evidence\Shorthand;
 use AwakeShed\Core\Evidence\TradeWords;
 use AwakeShed\Core\Evidence\Vocabulary;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class ShorthandTest extends TestCase
@@ -39,6 +40,15 @@ final class ShorthandTest extends TestCase
         self::assertEquals($meant, self::shorthand()->plain($line));
     }
 
+    #[TestWith(['pil plugged', 'jet.pilot', 'blocked'])]
+    #[TestWith(['slow blocked', 'jet.pilot', 'blocked'])]
+    #[TestWith(['clogged slow', 'jet.pilot', 'blocked'])]
+    public function testAWordOfTheTradeStandsForThoseOfTheVocabulary(string $line, string $test, string $outcome): void
+    {
+        self::assertEquals(Finding::observed($test, $outcome), self::shorthand(TradeWords::shipped())->plain($line));
+        self::assertNull(self::shorthand()->plain($line), 'whoever knows no trade does not know it');
+    }
+
     public function testOffersAllThatItMayMeanTheLikeliestFirst(): void
     {
         self::assertEquals(['jet.pilot', 'jet.main'], array_column(self::shorthand()->readings('jet bl'), 'test'));
@@ -57,7 +67,7 @@ final class ShorthandTest extends TestCase
         self::assertSame([], Shorthand::split(' ; '));
     }
 
-    private static function shorthand(): Shorthand
+    private static function shorthand(?TradeWords $trade = null): Shorthand
     {
         return new Shorthand([
             ['test' => 'jet.pilot', 'outcome' => 'clear', 'testWords' => ['pilot', 'jet'], 'outcomeWords' => ['clear']],
@@ -66,6 +76,6 @@ final class ShorthandTest extends TestCase
             ['test' => 'jet.main', 'outcome' => 'blocked', 'testWords' => ['main', 'jet'], 'outcomeWords' => ['blocked']],
             ['test' => 'claim.idle_months', 'outcome' => null, 'testWords' => ['stood', 'idle', 'months'], 'outcomeWords' => []],
             ['test' => 'crankcase.drained', 'outcome' => null, 'testWords' => ['crankcase', 'drained'], 'outcomeWords' => [], 'act' => Vocabulary::shipped()->act('crankcase.drained')],
-        ], TradeWords::none());
+        ], $trade ?? TradeWords::none());
     }
 }

@@ -126,6 +126,17 @@ final class GatekeeperTest extends TestCase
         self::assertContains('carburetor.on', self::until($apart->with(Finding::observed('look.plug', 'dry')), 'start.plain'), 'a finding does not put it together');
     }
 
+    public function testABowlPutOnIsLookedAtForDropsOrCheckedWithTheCarburetor(): void
+    {
+        $act = static fn (string $id): Done => new Done(Vocabulary::shipped()->act($id));
+        $ready = self::mower(Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.air_filter', 'clean'), Finding::observed('look.blade', 'true'), Finding::observed('feel.pull', 'normal'));
+        $on = $ready->with($act('bowl.off'))->with($act('bowl.on'));
+        self::assertSame(['leak.static'], self::until($on, 'start.plain'));
+        self::assertSame([], self::until($on->with(Finding::observed('leak.static', 'none')), 'start.plain'));
+        self::assertSame([], self::until($on->with($act('carburetor.checked')), 'start.plain'));
+        self::assertSame(['leak.static'], self::until($ready->with($act('carburetor.checked'))->with($act('bowl.off'))->with($act('bowl.on')), 'start.plain'), 'a check from before it says nothing of it');
+    }
+
     public function testAFrozenPumpIsNotThawedByTurningTheWaterOn(): void
     {
         $case = new CaseFile(new MachineFacts(MachineKind::PressureWasher), [
