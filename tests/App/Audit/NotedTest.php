@@ -38,6 +38,18 @@ final class NotedTest extends ShedTestCase
         self::assertCount(0, $second->filter('main a[href*="before="]'));
     }
 
+    public function testASignInThatIsRefusedIsNotedByTheNameThatWasTyped(): void
+    {
+        foreach ([['technician', 'not it'], ['a stranger', self::PASSWORD]] as [$name, $password]) {
+            $this->browser->submit($this->browser->request('GET', '/sign-in')->filter('main form')->form(['name' => $name, 'password' => $password]));
+        }
+        $this->browser->submit($this->browser->request('GET', '/sign-in')->filter('main form')->form(['name' => 'technician', 'password' => self::PASSWORD]));
+        $noted = self::entities()->getConnection()->fetchAllAssociative('SELECT member_id, what, subject, said_before, says_now FROM audit_note ORDER BY id');
+        self::assertSame([[null, 'sign_in_refused', 'technician'], [null, 'sign_in_refused', 'a stranger'], [$this->member(Role::Technician)->getId(), 'signed_in', 'Technician Tester']], array_map(static fn (array $note): array => [$note['member_id'], $note['what'], $note['subject']], $noted));
+        self::assertStringNotContainsString('not it', json_encode($noted, \JSON_THROW_ON_ERROR));
+        self::assertStringNotContainsString(self::PASSWORD, json_encode($noted, \JSON_THROW_ON_ERROR));
+    }
+
     public function testWhatMayNotBeDoneIsNotedWithWhoWantedTo(): void
     {
         $apprentice = $this->member(Role::Apprentice);

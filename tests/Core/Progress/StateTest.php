@@ -126,6 +126,10 @@ final class StateTest extends TestCase
         yield 'sound fuel' => [self::SOUND, 'before_first_run', 'start.plain'];
         yield 'bowl off' => [self::SOUND.'bowl.off', 'apart', 'bowl.inside'];
         yield 'bowl found fouled' => [self::SOUND.'bowl.off bowl.inside=jelly', 'apart', 'bowl.cleaned'];
+        yield 'bowl found clean' => [self::SOUND.'bowl.off bowl.inside=clean', 'apart', 'bowl.on'];
+        yield 'bowl found dry' => [self::SOUND.'bowl.off bowl.inside=dry', 'apart', 'bowl.on'];
+        yield 'bowl found fouled once more' => [self::SOUND.'bowl.off bowl.inside=jelly bowl.cleaned bowl.inside=film', 'apart', 'bowl.cleaned'];
+        yield 'carburetor off, its bowl found clean' => [self::SOUND.'carburetor.off bowl.inside=clean', 'apart', 'carburetor.on'];
         yield 'bowl cleaned' => [self::SOUND.'bowl.off bowl.inside=jelly bowl.cleaned', 'apart', 'bowl.on'];
         yield 'bowl on' => [self::SOUND.'bowl.off bowl.inside=jelly bowl.cleaned bowl.on', 'going_together', 'leak.static'];
         yield 'carburetor on' => [self::SOUND.'carburetor.off carburetor.on', 'going_together', 'carburetor.checked'];
@@ -185,6 +189,11 @@ final class StateTest extends TestCase
         self::assertSame([], $unproved(self::PROVED));
         self::assertContains('carb.bowl_fouled', $unproved(self::SOUND.'bowl.off bowl.inside=jelly bowl.cleaned'));
         self::assertNotContains('carb.bowl_fouled', $unproved(self::SOUND.'bowl.off bowl.inside=jelly bowl.cleaned bowl.inside=clean'));
+        self::assertContains('carb.bowl_fouled', $unproved(self::SOUND.'bowl.off bowl.inside=jelly bowl.cleaned look.blade=true look.cooling=clear spark.tester=strong'), 'what does not bear on it proves nothing of it');
+        foreach ([['carb.main_jet_blocked', 'claim.last_behaviour', 'ran_fine'], ['fuel.stale', 'claim.tank_fuel_age', 'fresh']] as [$fault, $claim, $said]) {
+            $case = new CaseFile(new MachineFacts(MachineKind::Mower), [new PutRight($fault), Finding::observed($claim, $said)]);
+            self::assertContains($fault, (new Unproved(FaultModel::shipped()))->left($case, self::assessor()->assess($case)), 'nor does what the owner says');
+        }
         self::assertContains('carb.needle_leaks', $unproved(self::GATES.'look.oil_smell=gas crankcase.drained crankcase.filled'));
         self::assertNotContains('carb.needle_leaks', $unproved(self::GATES.'look.oil_smell=gas crankcase.drained crankcase.filled needle_and_seat.renewed needle.pressure=holds'));
         self::assertContains('carb.needle_leaks', $unproved(self::SOUND.'needle.pressure=leaks needle_and_seat.renewed'));

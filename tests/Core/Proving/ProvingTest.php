@@ -196,6 +196,14 @@ final class ProvingTest extends TestCase
         $generator = SpeedLimit::of(new MachineFacts(MachineKind::Generator), 2, 50.0);
         self::assertSame(['frequency', 3240], [$generator->by, $rpm($generator)]);
         self::assertSame(3000, (int) round($generator->governed?->in(SpeedUnit::Rpm) ?? 0.0));
+        $set = SpeedLimit::of(new MachineFacts(MachineKind::Generator, governedRpm: 3150), 2, 50.0);
+        self::assertSame(['frequency', 3240, 3150], [$set->by, $rpm($set), (int) round($set->governed?->in(SpeedUnit::Rpm) ?? 0.0)], 'what the maker says of it stands');
+        foreach ([[null, 50.0], [2, null], [null, null]] as [$poles, $hertz]) {
+            self::assertSame('maker', SpeedLimit::of(new MachineFacts(MachineKind::Generator, governedRpm: 3150), $poles, $hertz)->by);
+        }
+        self::assertSame('unknown', SpeedLimit::of(new MachineFacts(MachineKind::Snowblower), 2, 50.0)->by, 'only a generator makes current');
+        self::assertSame('unknown', SpeedLimit::of(new MachineFacts(MachineKind::Generator, bladeMm: 533.4))->by);
+        self::assertSame('unknown', SpeedLimit::of(new MachineFacts(MachineKind::Mower))->by);
         self::assertSame('maker', SpeedLimit::of(new MachineFacts(MachineKind::Snowblower, governedRpm: 3600))->by);
         self::assertSame('unknown', SpeedLimit::of(new MachineFacts(MachineKind::Snowblower))->by);
     }
