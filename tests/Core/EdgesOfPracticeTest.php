@@ -142,6 +142,10 @@ final class EdgesOfPracticeTest extends TestCase
         yield 'washer, more than a quarter over' => [WasherVerdict::UnloaderStuck, static fn (): mixed => $washer(1, 1, 1.2501)];
         yield 'washer, less than nine tenths of its water' => [WasherVerdict::FlowLow, static fn (): mixed => $washer(0.89, 1, null)];
         yield 'washer, nine tenths of it' => [false, static fn (): mixed => WasherVerdict::FlowLow === $washer(0.91, 1, null)];
+        $read = static fn (float $litres, float $psi): WasherVerdict => WasherCheck::measured(VolumeFlow::of(8, FlowUnit::LitrePerMinute), Pressure::psi(2000), VolumeFlow::of($litres, FlowUnit::LitrePerMinute), Pressure::psi($psi), null)->verdict();
+        yield 'washer, a tenth over to the pound' => [WasherVerdict::Right, static fn (): mixed => $read(8, 2200)];
+        yield 'washer, a tenth under to the pound' => [WasherVerdict::Right, static fn (): mixed => $read(8, 1800)];
+        yield 'washer, nine tenths of its water to the drop' => [WasherVerdict::Right, static fn (): mixed => $read(7.2, 2000)];
         yield 'washer, less than nine tenths of its pressure' => [WasherVerdict::NozzleWorn, static fn (): mixed => $washer(1, 0.89, null)];
 
         // An eighth of an inch.
