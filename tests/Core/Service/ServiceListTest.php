@@ -48,6 +48,7 @@ final class ServiceListTest extends TestCase
     {
         $plug = Interval::shipped()['service.plug'];
         self::assertSame(12, $plug->monthsFor(null));
+        self::assertSame(12, $plug->monthsFor(0.0), 'what is never run is due by the calendar');
         self::assertSame(12, $plug->monthsFor(40.0));
         self::assertSame(6, $plug->monthsFor(200.0), '100 h at 200 h a year');
         self::assertSame(1, $plug->monthsFor(8000.0));
