@@ -7,6 +7,7 @@ namespace AwakeShed\Tests\Core\Stage;
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Feed;
+use AwakeShed\Core\Evidence\Done;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
@@ -167,6 +168,18 @@ final class StagePlanTest extends TestCase
                 self::assertNotSame($step, null === $step->when ? null : self::work()->stepFor($step->test ?? $step->id));
             }
         }
+    }
+
+    public function testDrainedToItsMarkItIsNotFlushed(): void
+    {
+        $case = new CaseFile(new MachineFacts(MachineKind::Mower));
+        $drained = $case->with(new Done(Vocabulary::shipped()->act('crankcase.drained_to_mark')));
+        $away = $case->with(new Done(Vocabulary::shipped()->act('crankcase.drained')));
+        foreach (['flush.drain' => [true, false, true], 'flush.fill_1' => [true, false, true], 'flush.drain_hot' => [true, false, true]] as $step => $called) {
+            self::assertSame($called, array_map(static fn (CaseFile $one): bool => self::work()->step($step)->isCalledFor($one), [$case, $drained, $away]), $step);
+        }
+        $over = static fn (CaseFile $one): bool => self::work()->step('flush.overfill')->isCalledFor(new CaseFile($one->machine, [...$one->events, Finding::observed('look.oil_level', 'far_over')]));
+        self::assertSame([true, true, false], [$over($case), $over($drained), $over($away)]);
     }
 
     public function testASchoolChangesWhatIsAsked(): void
