@@ -18,6 +18,7 @@ use AwakeShed\Core\Gate\Closures;
 use AwakeShed\Core\Gate\Gate;
 use AwakeShed\Core\Gate\Gatekeeper;
 use AwakeShed\Core\Gate\GateState;
+use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Gate\HoldStates;
 use AwakeShed\Tests\Seeded;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -134,7 +135,41 @@ final class GatekeeperTest extends TestCase
         self::assertSame(['leak.static'], self::until($on, 'start.plain'));
         self::assertSame([], self::until($on->with(Finding::observed('leak.static', 'none')), 'start.plain'));
         self::assertSame([], self::until($on->with($act('carburetor.checked')), 'start.plain'));
+        $holding = static fn (CaseFile $case): array => array_column(Closures::shipped()->holding($case), 'id');
+        self::assertContains('state.bowl_not_checked', $holding($on->with(Finding::observed('leak.static', 'bowl'))), 'a drop that was seen lets nothing go');
+        self::assertContains('state.bowl_not_checked', $holding($ready->with(Finding::observed('leak.static', 'none'))->with($act('bowl.off'))->with($act('bowl.on'))), 'nor does a look from before');
         self::assertSame(['leak.static'], self::until($ready->with($act('carburetor.checked'))->with($act('bowl.off'))->with($act('bowl.on')), 'start.plain'), 'a check from before it says nothing of it');
+    }
+
+    public function testNothingRunsWithoutItsFilterUntilItOrANewOneIsIn(): void
+    {
+        $act = static fn (string $id): Done => new Done(Vocabulary::shipped()->act($id));
+        $holding = static fn (Done ...$acts): array => array_column(Closures::shipped()->holding(self::mower(...$acts)), 'id');
+        self::assertSame(['state.filter_out'], $holding($act('air_filter.out')));
+        self::assertSame([], $holding($act('air_filter.out'), $act('air_filter.renewed')));
+        self::assertSame([], $holding($act('air_filter.out'), $act('air_filter.in')));
+    }
+
+    public function testTheWalkSaysWhatIsMissingAndWhatStandsInTheWayAtEachGate(): void
+    {
+        $walked = static function (Finding ...$findings): array {
+            $keeper = new Gatekeeper(Vocabulary::shipped(), Closures::shipped());
+            $said = [];
+            foreach (GateWalk::shipped(Vocabulary::shipped(), $keeper)->walked(self::mower(...$findings)) as $state) {
+                $said[$state->gate->id] = [$state->missing, array_column($state->holds, 'id')];
+            }
+
+            return $said;
+        };
+        $bare = $walked();
+        self::assertSame(['oil', 'nests', 'signs', 'driven', 'controls', 'pull'], array_keys($bare), 'who has stood a while or nobody knows oils no cylinder');
+        self::assertSame([['look.oil_level', 'look.oil_smell', 'look.oil_body', 'look.oil_colour'], []], $bare['oil']);
+        $gas = $walked(Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.air_filter', 'nest'));
+        self::assertSame([['hold.gas_in_oil'], ['hold.air_filter'], [], [], []], array_map(static fn (string $gate): array => $gas[$gate][1], ['oil', 'nests', 'driven', 'controls', 'pull']));
+        self::assertArrayNotHasKey('stood', $walked(Finding::number('claim.idle_months', 23.9)));
+        self::assertSame([['prep.cylinder_oiled'], []], $walked(Finding::number('claim.idle_months', 24))['stood'] ?? null);
+        self::assertSame([[], []], $walked(Finding::number('claim.idle_months', 24), Finding::observed('prep.cylinder_oiled', 'done'))['stood'] ?? null, 'what was done stays on the list');
+        self::assertSame([[], []], $walked(Finding::observed('prep.cylinder_oiled', 'done'))['stood'] ?? null);
     }
 
     public function testAFrozenPumpIsNotThawedByTurningTheWaterOn(): void

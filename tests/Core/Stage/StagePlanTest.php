@@ -6,8 +6,8 @@ namespace AwakeShed\Tests\Core\Stage;
 
 use AwakeShed\App\Wait\WaitKind;
 use AwakeShed\Core\Evidence\CaseFile;
-use AwakeShed\Core\Evidence\Feed;
 use AwakeShed\Core\Evidence\Done;
+use AwakeShed\Core\Evidence\Feed;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
