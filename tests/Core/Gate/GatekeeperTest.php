@@ -152,7 +152,7 @@ final class GatekeeperTest extends TestCase
 
     public function testTheWalkSaysWhatIsMissingAndWhatStandsInTheWayAtEachGate(): void
     {
-        $walked = static function (Finding ...$findings): array {
+        $walked = static function (Finding|Done ...$findings): array {
             $keeper = new Gatekeeper(Vocabulary::shipped(), Closures::shipped());
             $said = [];
             foreach (GateWalk::shipped(Vocabulary::shipped(), $keeper)->walked(self::mower(...$findings)) as $state) {
@@ -166,6 +166,9 @@ final class GatekeeperTest extends TestCase
         self::assertSame([['look.oil_level', 'look.oil_smell', 'look.oil_body', 'look.oil_colour'], []], $bare['oil']);
         $gas = $walked(Finding::observed('look.oil_smell', 'gas'), Finding::observed('look.air_filter', 'nest'));
         self::assertSame([['hold.gas_in_oil'], ['hold.air_filter'], [], [], []], array_map(static fn (string $gate): array => $gas[$gate][1], ['oil', 'nests', 'driven', 'controls', 'pull']));
+        $fresh = static fn (string $colour): array => $walked(Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.oil_colour', $colour), new Done(Vocabulary::shipped()->act('crankcase.drained')), new Done(Vocabulary::shipped()->act('crankcase.filled')))['oil'][0];
+        self::assertSame(['look.oil_level'], $fresh('dark'), 'fresh oil into oil that was right is looked at for its level');
+        self::assertContains('look.oil_colour', $fresh('milky'), 'into oil that was not, as well for what was wrong');
         self::assertArrayNotHasKey('stood', $walked(Finding::number('claim.idle_months', 23.9)));
         self::assertSame([['prep.cylinder_oiled'], []], $walked(Finding::number('claim.idle_months', 24))['stood'] ?? null);
         self::assertSame([[], []], $walked(Finding::number('claim.idle_months', 24), Finding::observed('prep.cylinder_oiled', 'done'))['stood'] ?? null, 'what was done stays on the list');
