@@ -132,6 +132,8 @@ final class PartsLedgerTest extends TestCase
         self::assertCount(1, $closed->onMat());
         self::assertSame([], $closed->after(MoveKind::On->move(1))->onMat());
         self::refused('strip.not_begun', static fn () => $closed->after(MoveKind::Off->move(said: ['kind' => 'bowl_bolt'])));
+        self::refused('strip.not_begun', static fn () => $closed->after(MoveKind::Condition->move(1, ['condition' => 'hard'])));
+        self::refused('strip.not_begun', static fn () => $closed->after(MoveKind::On->move(2)));
     }
 
     public function testAPartThatStaysOffSaysWhyAndNoPartThatTheEngineNeedsStaysOff(): void
@@ -147,7 +149,9 @@ final class PartsLedgerTest extends TestCase
         self::assertSame([1, 2], array_map(static fn (Part $part): int => $part->place, array_reverse($left->onMat())));
         self::assertSame('two were fitted, one belongs', $left->leftOff()[0]->leftOff);
         $on = $left->after(MoveKind::On->move(2))->after(MoveKind::On->move(1));
-        self::assertFalse(self::allChecked($on)->after(MoveKind::Close->move())->isOpen, 'it closes without it');
+        $closed = self::allChecked($on)->after(MoveKind::Close->move());
+        self::assertFalse($closed->isOpen, 'it closes without it');
+        self::refused('strip.not_begun', static fn () => $closed->after(MoveKind::On->move(3)));
         self::assertSame([], $on->after(MoveKind::On->move(3))->leftOff(), 'and it may go on after all');
     }
 
