@@ -106,7 +106,8 @@ final readonly class ShopFile
     }
 
     /**
-     * All of it or nothing: what is wrong is found before anything is written.
+     * All of it or nothing: what can be looked at is, before anything is written, and what is refused later is undone. Files of
+     * pictures that were stored by then are nobody's, as shed:mend-photos finds them.
      *
      * @return int how many jobs were read in
      *

@@ -117,7 +117,7 @@ final class GatekeeperTest extends TestCase
 
     public function testNothingStartsOrRunsWhileTheCarburetorIsApart(): void
     {
-        $ready = self::mower(Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.air_filter', 'clean'), Finding::observed('look.blade', 'true'), Finding::observed('feel.pull', 'normal'));
+        $ready = self::ready();
         $apart = $ready->with(new Done(Vocabulary::shipped()->act('carburetor.off')));
         foreach (['start.plain', 'start.bypass', 'start.electric', 'run.steady', 'run.load'] as $test) {
             self::assertNotContains('carburetor.on', self::until($ready, $test));
@@ -130,7 +130,7 @@ final class GatekeeperTest extends TestCase
     public function testABowlPutOnIsLookedAtForDropsOrCheckedWithTheCarburetor(): void
     {
         $act = static fn (string $id): Done => new Done(Vocabulary::shipped()->act($id));
-        $ready = self::mower(Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.air_filter', 'clean'), Finding::observed('look.blade', 'true'), Finding::observed('feel.pull', 'normal'));
+        $ready = self::ready();
         $on = $ready->with($act('bowl.off'))->with($act('bowl.on'));
         self::assertSame(['leak.static'], self::until($on, 'start.plain'));
         self::assertSame([], self::until($on->with(Finding::observed('leak.static', 'none')), 'start.plain'));
@@ -270,6 +270,12 @@ final class GatekeeperTest extends TestCase
     private static function until(CaseFile $case, string $test): array
     {
         return array_map(static fn (Blocker $blocker): string => $blocker->until, (new Gatekeeper(Vocabulary::shipped(), Closures::shipped()))->blockers($case, $test));
+    }
+
+    /** A mower whose gates are passed. */
+    private static function ready(): CaseFile
+    {
+        return self::mower(Finding::observed('look.oil_level', 'at_mark'), Finding::observed('look.oil_smell', 'none'), Finding::observed('look.oil_body', 'normal'), Finding::observed('look.air_filter', 'clean'), Finding::observed('look.blade', 'true'), Finding::observed('feel.pull', 'normal'));
     }
 
     private static function mower(Finding|PutRight|Done ...$events): CaseFile
