@@ -18,6 +18,24 @@ final readonly class NeedleTrace
     private const DROP_PSI = 0.5;
     private const DROP_WITHIN = 0.3;
 
+    /** Less within that time is nothing that was done to it. */
+    private const STILL_PSI = self::DROP_PSI / 2;
+
+    /** s before the needle lifts: within them a hand was at the pump. */
+    private const PUMPED_WITHIN = 2.0;
+
+    /** Bins around a top that smoothing took samples from, and how much further than its last climb it can have gone. */
+    private const AROUND_TOP = 1.5;
+    private const CLIMBS_ON = 1.2;
+
+    /** Smoothing makes neighbours alike, so that their scatter understates the error so many times. */
+    private const UNDERSTATED = 3;
+
+    /** Errors that a slope stands from nothing before it is a fall. */
+    private const ERRORS_TO_FALL = 2;
+
+    private const SECONDS_A_MINUTE = 60;
+
     /** Below this nothing is held. */
     private const EMPTY_PSI = 1.0;
 
@@ -71,7 +89,7 @@ final readonly class NeedleTrace
         $reseat = null === $popIndex ? null : self::firstQuiet($steep, $popIndex);
         $line = null === $hold ? null : Statistics::line($bins->between(...$hold));
         $popOff = null === $popIndex ? null : self::top($pressures, $bins, $popIndex, max(self::BIN, $step));
-        $loss = null === $line ? null : Pressure::of(-60 * $line['slope'], PressureUnit::Pascal);
+        $loss = null === $line ? null : Pressure::of(-self::SECONDS_A_MINUTE * $line['slope'], PressureUnit::Pascal);
 
         return new self(
             $pressures,
@@ -82,7 +100,7 @@ final readonly class NeedleTrace
             $point($hold[0] ?? null),
             $point($hold[1] ?? null),
             $loss,
-            null === $line ? null : Pressure::of(60 * $line['error'], PressureUnit::Pascal),
+            null === $line ? null : Pressure::of(self::SECONDS_A_MINUTE * $line['error'], PressureUnit::Pascal),
             self::halfLife($bins, $hold),
         );
     }
@@ -98,12 +116,12 @@ final readonly class NeedleTrace
         $top = new TracePoint($time, $value);
         // No higher than the pump was climbing towards.
         $climb = $value - ($bins->values[$popIndex - 1] ?? $value);
-        $most = $value + max(PressureUnit::Psi->toSi(self::DROP_PSI), 1.2 * $climb);
+        $most = $value + max(PressureUnit::Psi->toSi(self::DROP_PSI), self::CLIMBS_ON * $climb);
         foreach ($pressures->times as $index => $then) {
-            if ($then > $time + 1.5 * $width) {
+            if ($then > $time + self::AROUND_TOP * $width) {
                 break;
             }
-            if ($then >= $time - 1.5 * $width && $pressures->values[$index] > $top->value && $pressures->values[$index] <= $most) {
+            if ($then >= $time - self::AROUND_TOP * $width && $pressures->values[$index] > $top->value && $pressures->values[$index] <= $most) {
                 $top = new TracePoint($then, $pressures->values[$index]);
             }
         }
@@ -120,7 +138,7 @@ final readonly class NeedleTrace
     /** The hold was shorter than the minute it is judged for. */
     public function isExtrapolated(): bool
     {
-        return null !== $this->holdFrom && null !== $this->holdTo && $this->holdTo->time - $this->holdFrom->time < 60.0;
+        return null !== $this->holdFrom && null !== $this->holdTo && $this->holdTo->time - $this->holdFrom->time < self::SECONDS_A_MINUTE;
     }
 
     /**
@@ -146,9 +164,8 @@ final readonly class NeedleTrace
         return NeedleReading::onTrace(
             null === $popOff ? null : Pressure::of($popOff->value, PressureUnit::Pascal),
             Pressure::psi($psi[$hold[0]]),
-            Pressure::of(-60 * $line['slope'], PressureUnit::Pascal),
-            // Smoothing makes neighbours alike, so the scatter understates it.
-            Pressure::of(3 * 60 * $line['error'], PressureUnit::Pascal),
+            Pressure::of(-self::SECONDS_A_MINUTE * $line['slope'], PressureUnit::Pascal),
+            Pressure::of(self::UNDERSTATED * self::SECONDS_A_MINUTE * $line['error'], PressureUnit::Pascal),
         )->verdict($strict);
     }
 
@@ -212,8 +229,8 @@ final readonly class NeedleTrace
      */
     private static function wasPumped(array $times, array $steep, int $top): bool
     {
-        for ($index = $top; $index >= 0 && $times[$top] - $times[$index] <= 2.0; --$index) {
-            if ($steep[$index] >= self::DROP_PSI / 2) {
+        for ($index = $top; $index >= 0 && $times[$top] - $times[$index] <= self::PUMPED_WITHIN; --$index) {
+            if ($steep[$index] >= self::STILL_PSI) {
                 return true;
             }
         }
@@ -237,7 +254,7 @@ final readonly class NeedleTrace
         $start = null;
         $count = \count($psi);
         for ($index = $popIndex ?? 0; $index <= $count; ++$index) {
-            $isQuiet = $index < $count && abs($steep[$index]) < self::DROP_PSI / 2 && $psi[$index] >= self::EMPTY_PSI;
+            $isQuiet = $index < $count && abs($steep[$index]) < self::STILL_PSI && $psi[$index] >= self::EMPTY_PSI;
             if ($isQuiet) {
                 $start ??= $index;
             } elseif (null !== $start) {
@@ -257,7 +274,7 @@ final readonly class NeedleTrace
         for ($index = $popIndex + 1; $index < \count($steep); ++$index) {
             if ($steep[$index] <= -self::DROP_PSI) {
                 for (; $index < \count($steep); ++$index) {
-                    if (abs($steep[$index]) < self::DROP_PSI / 2) {
+                    if (abs($steep[$index]) < self::STILL_PSI) {
                         return $index;
                     }
                 }
@@ -277,6 +294,6 @@ final readonly class NeedleTrace
         $line = Statistics::line(Series::fromSamples($part->times, array_map(static fn (float $pascals): float => log(max(1.0, $pascals)), $part->values)));
 
         // Flat within its scatter, it has none.
-        return null === $line || $line['slope'] >= -2 * $line['error'] || $line['slope'] > -1e-7 ? null : Duration::seconds(log(2) / -$line['slope']);
+        return null === $line || $line['slope'] >= -self::ERRORS_TO_FALL * $line['error'] || $line['slope'] > -1e-7 ? null : Duration::seconds(log(2) / -$line['slope']);
     }
 }

@@ -40,6 +40,19 @@ final readonly class SpeedTrace
     /** Two levels further apart than this share are a load put on or taken off. */
     private const STEP_FROM = 0.01;
 
+    /** s around a step that are the governor's, not the swing's. */
+    private const GOVERNOR_TAKES = 2.0;
+
+    /** A level lasts so many samples, and such a part of the run, or the end of a swing would be one. */
+    private const LEAST_LEVEL = 5;
+    private const PARTS_OF_A_RUN = 8;
+
+    /** From the one to the other a swing is measured: a sample in two hundred at either end may be the gauge's. */
+    private const TAILS = [0.005, 0.995];
+
+    /** Half of all samples lie between, and a run is at its speed for the upper quarter. */
+    private const QUARTERS = [0.25, 0.75];
+
     /** s; four samples in the shortest beat and fewer lags to try. */
     private const BIN = 0.05;
     private const LONGEST_LAG = 12.0;
@@ -88,9 +101,9 @@ final readonly class SpeedTrace
         $parts = null === $step ? [$run] : self::parted($run, $step);
         $levels = null === $step ? null : array_map(self::level(...), $parts);
         $residue = self::residue($parts, null === $step ? null : $run->times[$step]);
-        $swing = $mean > 0.0 ? (Statistics::quantile($residue, 0.995) - Statistics::quantile($residue, 0.005)) / $mean : 0.0;
+        $swing = $mean > 0.0 ? (Statistics::quantile($residue, self::TAILS[1]) - Statistics::quantile($residue, self::TAILS[0])) / $mean : 0.0;
         $beat = self::beat($run, $residue);
-        $fastest = $rpm(Statistics::quantile($run->values, 0.995));
+        $fastest = $rpm(Statistics::quantile($run->values, self::TAILS[1]));
 
         return new self(
             $speeds,
@@ -154,7 +167,7 @@ final readonly class SpeedTrace
     /** @return array{int, int} the longest stretch that runs; an empty one of a still engine */
     private static function running(Series $bins): array
     {
-        $least = self::RUNNING_FROM * Statistics::quantile($bins->values, 0.75);
+        $least = self::RUNNING_FROM * Statistics::quantile($bins->values, self::QUARTERS[1]);
         $best = [0, -1];
         $start = null;
         for ($index = 0; $index <= $bins->count(); ++$index) {
@@ -189,8 +202,7 @@ final readonly class SpeedTrace
     private static function step(Series $run): ?int
     {
         $count = $run->count();
-        // Each level must last, or the end of a swing would be one.
-        $least = max(5, intdiv($count, 8));
+        $least = max(self::LEAST_LEVEL, intdiv($count, self::PARTS_OF_A_RUN));
         $total = array_sum($run->values);
         $left = 0.0;
         $best = 0.0;
@@ -228,11 +240,11 @@ final readonly class SpeedTrace
     /** Half of the samples lie within. */
     private static function spread(Series $part): float
     {
-        return Statistics::quantile($part->values, 0.75) - Statistics::quantile($part->values, 0.25);
+        return Statistics::quantile($part->values, self::QUARTERS[1]) - Statistics::quantile($part->values, self::QUARTERS[0]);
     }
 
     /**
-     * What is left without the levels and a slow drift; two seconds after a step are the governor's, not the swing's.
+     * What is left without the levels and a slow drift.
      *
      * @param list<Series> $parts
      * @param float|null   $stepAt s
@@ -245,7 +257,7 @@ final readonly class SpeedTrace
         foreach ($parts as $part) {
             $line = Statistics::line($part);
             foreach ($part->values as $index => $value) {
-                $isSettling = null !== $stepAt && abs($part->times[$index] - $stepAt) < 2.0;
+                $isSettling = null !== $stepAt && abs($part->times[$index] - $stepAt) < self::GOVERNOR_TAKES;
                 $residue[] = null === $line || $isSettling ? 0.0 : $value - $line['level'] - $line['slope'] * ($part->times[$index] - $part->times[0]);
             }
         }
