@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\MachineState;
 
 /** A place of the machine that has to be opened before some tests can be made. */
 final readonly class AccessPlace
@@ -31,7 +32,7 @@ final readonly class AccessPlace
     /** Whether it is open, as far as the record says: by what was done, or because something behind it was looked at since. */
     public function isOpen(CaseFile $case): bool
     {
-        $touched = -1;
+        $touched = MachineState::NEVER;
         foreach ($this->openWhere as $thing => $place) {
             if ($place === $case->state->place($thing)) {
                 return true;

@@ -76,7 +76,7 @@ final readonly class Sense
 
         return (!isset($rule['needs']) || self::stands($rule['needs'], $case))
             && !self::stands($rule['unless'] ?? [], $case)
-            && (!isset($rule['needs_act']) || $case->state->last(...$rule['needs_act']) >= 0)
+            && (!isset($rule['needs_act']) || $case->state->was(...$rule['needs_act']))
             && [] === array_intersect($case->cured(), $rule['unless_cured'] ?? [])
             && (!isset($rule['starter_usual_on']) || true === $case->machine->electricStart || null !== $case->standing('start.electric') || \in_array($case->machine->kind->value, $rule['starter_usual_on'], true));
     }

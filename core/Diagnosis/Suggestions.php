@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AwakeShed\Core\Diagnosis;
 
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\MachineState;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Gate\Blocker;
 use AwakeShed\Core\Gate\BlockerKind;
@@ -197,7 +198,7 @@ final readonly class Suggestions
 
     private function isProved(CaseFile $case): bool
     {
-        $since = max([-1, ...array_map($case->curedAt(...), $case->cured())]);
+        $since = max([MachineState::NEVER, ...array_map($case->curedAt(...), $case->cured())]);
         foreach (self::PROVED as $test => $good) {
             if (true !== $case->standing($test)?->saysAnyOf($good) || $case->foundAt($test) < $since) {
                 return false;

@@ -110,10 +110,10 @@ final readonly class CaseFile
         return $this->last[$test][1] ?? null;
     }
 
-    /** @return int the place among the events of the last finding of a test, whether it stands or not; -1 when there is none */
+    /** @return int the place among the events of the last finding of a test, whether it stands or not; MachineState::NEVER when there is none */
     public function lastFoundAt(string $test): int
     {
-        return $this->last[$test][0] ?? -1;
+        return $this->last[$test][0] ?? MachineState::NEVER;
     }
 
     /** Whether a finding of the test was made and an act has changed since what it looked at. */
@@ -166,9 +166,9 @@ final readonly class CaseFile
     /** Whether any fault of the list was put right after the last finding of this test. */
     public function putRightSince(string $test, string ...$faults): bool
     {
-        $found = $this->last[$test][0] ?? -1;
+        $found = $this->last[$test][0] ?? MachineState::NEVER;
         foreach ($faults as $fault) {
-            if (($this->lastCured[$fault] ?? -1) > $found) {
+            if (($this->lastCured[$fault] ?? MachineState::NEVER) > $found) {
                 return true;
             }
         }
@@ -176,16 +176,16 @@ final readonly class CaseFile
         return false;
     }
 
-    /** @return int the place among the events of the finding of a test that stands; -1 when none does */
+    /** @return int the place among the events of the finding of a test that stands; MachineState::NEVER when none does */
     public function foundAt(string $test): int
     {
-        return $this->standing[$test][0] ?? -1;
+        return $this->standing[$test][0] ?? MachineState::NEVER;
     }
 
-    /** @return int the place among the events of a fault's last cure; -1 when it never was put right */
+    /** @return int the place among the events of a fault's last cure; MachineState::NEVER when it never was put right */
     public function curedAt(string $fault): int
     {
-        return $this->lastCured[$fault] ?? -1;
+        return $this->lastCured[$fault] ?? MachineState::NEVER;
     }
 
     public function wasPutRight(string $fault): bool

@@ -10,6 +10,9 @@ namespace AwakeShed\Core\Evidence;
  */
 final readonly class MachineState
 {
+    /** The place among the events of what never was: before all of them. */
+    public const NEVER = -1;
+
     /**
      * @param array<string, string> $states by thing, the last
      * @param array<string, string> $places by thing: on, off, in, out
@@ -32,16 +35,16 @@ final readonly class MachineState
         return $this->places[$thing] ?? null;
     }
 
-    /** @return int the place of the last act on a thing among the events; -1 when nobody has touched it */
+    /** @return int the place of the last act on a thing among the events; NEVER when nobody has touched it */
     public function touched(string $thing): int
     {
-        return $this->things[$thing] ?? -1;
+        return $this->things[$thing] ?? self::NEVER;
     }
 
-    /** @return int the place of an act's last doing among the events; -1 when it was never done */
+    /** @return int the place of an act's last doing among the events; NEVER when it was never done */
     public function last(string ...$acts): int
     {
-        return max([-1, ...array_map(fn (string $act): int => $this->acts[$act] ?? -1, array_values($acts))]);
+        return max([self::NEVER, ...array_map(fn (string $act): int => $this->acts[$act] ?? self::NEVER, array_values($acts))]);
     }
 
     /** How often it was done. */
@@ -50,8 +53,9 @@ final readonly class MachineState
         return $this->counts[$act] ?? 0;
     }
 
-    public function was(string $act): bool
+    /** Whether any of them was done. */
+    public function was(string ...$acts): bool
     {
-        return isset($this->acts[$act]);
+        return [] !== array_intersect_key($this->acts, array_flip($acts));
     }
 }

@@ -20,6 +20,9 @@ final readonly class Shorthand
 
     private const UNSAID = 0.08;
 
+    /** The first word of a name says more than the ones after it: so much less for each. */
+    private const LATER = 0.15;
+
     /** What may be a look or an act is a look first: it changes nothing that was seen. */
     private const ACT_WEIGHT = 0.8;
 
@@ -46,9 +49,9 @@ final readonly class Shorthand
     /** @return list<string> the words of a name or an id, as the lexicon wants them */
     public static function words(string $text): array
     {
-        $words = preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text), -1, \PREG_SPLIT_NO_EMPTY);
+        preg_match_all('/[\p{L}\p{N}]+/u', mb_strtolower($text), $words);
 
-        return array_values(array_unique(array_diff(false === $words ? [] : $words, self::SMALL)));
+        return array_values(array_unique(array_diff($words[0], self::SMALL)));
     }
 
     /** @return list<string> a written line, finding by finding */
@@ -86,7 +89,7 @@ final readonly class Shorthand
     {
         $exact = $this->spelledOut($part);
         if (null !== $exact) {
-            return [[$exact, 1.0]];
+            return [[$exact, self::PHRASE_SCORE]];
         }
         $words = self::typed($part);
         $numbers = [];
@@ -144,7 +147,7 @@ final readonly class Shorthand
         $found = array_values(array_filter(array_map($this->spelledOut(...), $this->trade->within($words)), is_object(...)));
         $ranked = [];
         foreach ($this->lexicon as $place => $entry) {
-            if (null === $entry['outcome'] || isset($entry['act'])) {
+            if (null === $entry['outcome']) {
                 continue;
             }
             $understood = array_values(array_filter($words, fn (string $word): bool => $this->fitsAny([$word], [...$entry['testWords'], ...$entry['outcomeWords']])));
@@ -168,11 +171,11 @@ final readonly class Shorthand
     private function phrases(array $words): array
     {
         $found = [];
-        foreach ($this->trade->meant($words) as $place => $meaning) {
+        foreach ($this->trade->meant($words) as $meaning) {
             $one = $this->spelledOut($meaning);
             if (null !== $one) {
                 // Of several none is plain: they are offered in the order of the trade.
-                $found[] = [$one, self::PHRASE_SCORE - 0.01 * $place];
+                $found[] = [$one, self::PHRASE_SCORE];
             }
         }
 
@@ -209,26 +212,21 @@ final readonly class Shorthand
         $score = 0.0;
         $used = [];
         foreach ($typed as $word) {
-            $best = 0.0;
-            $bestAt = null;
+            $worth = [];
             foreach (['testWords' => 1.0, 'outcomeWords' => self::OUTCOME_WEIGHT] as $where => $weight) {
                 foreach ($entry[$where] as $place => $known) {
-                    $share = isset($used[$where.$place]) ? 0.0 : $this->likeness($word, $known);
-                    if ($share > 0.0) {
-                        // The first word of a name says more than the ones after it.
-                        $worth = $weight * $share / (1 + 0.15 * $place);
-                        if ($worth > $best) {
-                            $best = $worth;
-                            $bestAt = $where.$place;
-                        }
+                    $share = isset($used[$where.$place]) ? null : $this->likeness($word, $known);
+                    if (null !== $share) {
+                        $worth[$where.$place] = $weight * $share / (1 + self::LATER * $place);
                     }
                 }
             }
-            if (null === $bestAt) {
+            if ([] === $worth) {
                 return null;
             }
-            $used[$bestAt] = true;
-            $score += $best;
+            arsort($worth);
+            $used[array_key_first($worth)] = true;
+            $score += max($worth);
         }
         // Names said in full go before longer ones that merely begin so.
         $unsaid = \count($entry['testWords']) - \count(array_filter(array_keys($used), static fn (string $key): bool => str_starts_with($key, 'testWords')));
@@ -244,7 +242,7 @@ final readonly class Shorthand
     {
         foreach ($typed as $word) {
             foreach ($known as $one) {
-                if ($this->likeness($word, $one) > 0.0) {
+                if (null !== $this->likeness($word, $one)) {
                     return true;
                 }
             }
@@ -253,18 +251,18 @@ final readonly class Shorthand
         return false;
     }
 
-    /** @return float 0 for none, 1 for the word itself */
-    private function likeness(string $word, string $known): float
+    /** @return float|null null for none, up to 1 for the word itself */
+    private function likeness(string $word, string $known): ?float
     {
         if (str_starts_with($known, $word)) {
             return 0.5 + 0.5 * mb_strlen($word) / mb_strlen($known);
         }
 
-        return \in_array($known, $this->trade->standsFor($word), true) ? self::STANDS_FOR : 0.0;
+        return \in_array($known, $this->trade->standsFor($word), true) ? self::STANDS_FOR : null;
     }
 
     private static function id(Finding|Done $meant): string
     {
-        return $meant instanceof Done ? $meant->act->id : $meant->test.' '.($meant->number ?? implode(' ', $meant->outcomes));
+        return $meant instanceof Done ? $meant->act->id : $meant->test.' '.implode(' ', $meant->outcomes);
     }
 }

@@ -136,7 +136,7 @@ final readonly class Gatekeeper
             return [];
         }
         $smelled = $case->foundAt('look.oil_smell');
-        $isFilled = $case->state->last('crankcase.filled') >= 0;
+        $isFilled = $case->state->was('crankcase.filled');
         $hasRun = max($case->state->last('engine.ran'), $case->foundAt('start.plain')) > $smelled;
         $closes = match (true) {
             !$isFilled => self::TURNS_OR_FIRES,

@@ -7,6 +7,7 @@ namespace AwakeShed\Core\Progress;
 use AwakeShed\Core\Carburetor\PartFate;
 use AwakeShed\Core\Carburetor\PartsLedger;
 use AwakeShed\Core\Evidence\CaseFile;
+use AwakeShed\Core\Evidence\MachineState;
 use AwakeShed\Core\Table;
 
 /** What a machine's state asks of whoever goes on with it (data/asks.json; common practice). */
@@ -53,12 +54,12 @@ final readonly class Asks
     public function raised(CaseFile $case): array
     {
         $since = [
-            Ask::DirtyFeed->value => self::isTankClean($case) && self::isLineClean($case) ? -1 : $case->state->last(...self::CLEANED),
-            Ask::StaleStart->value => max([-1, ...array_map(static fn (string $test, array $outcomes): int => $case->says([$test => $outcomes]) ? $case->foundAt($test) : -1, array_keys(self::STALE), self::STALE)]),
+            Ask::DirtyFeed->value => self::isTankClean($case) && self::isLineClean($case) ? MachineState::NEVER : $case->state->last(...self::CLEANED),
+            Ask::StaleStart->value => max([MachineState::NEVER, ...array_map(static fn (string $test, array $outcomes): int => $case->says([$test => $outcomes]) ? $case->foundAt($test) : MachineState::NEVER, array_keys(self::STALE), self::STALE)]),
             Ask::NeedleUntested->value => self::laterThan($case->state->last('needle.renewed', 'needle_and_seat.renewed', 'seat.renewed'), $case->foundAt('needle.pressure')),
-            Ask::SecondChange->value => $case->everSaid(self::GAS_IN_OIL) && 1 === $case->state->count('crankcase.filled') ? $case->state->last('crankcase.filled') : -1,
+            Ask::SecondChange->value => $case->everSaid(self::GAS_IN_OIL) && 1 === $case->state->count('crankcase.filled') ? $case->state->last('crankcase.filled') : MachineState::NEVER,
         ];
-        $since = array_filter($since, static fn (int $place): bool => $place >= 0);
+        $since = array_filter($since, static fn (int $place): bool => MachineState::NEVER !== $place);
 
         return array_map(static fn (string $ask, int $place): RaisedAsk => new RaisedAsk(Ask::from($ask), $place), array_keys($since), $since);
     }
@@ -69,10 +70,10 @@ final readonly class Asks
         $asks = [];
         foreach ($ledger->parts as $part) {
             if ($part->isOn && PartFate::Clean === $part->fate() && [] === $part->cleaned) {
-                $asks[Ask::PartUncleaned->value] = new RaisedAsk(Ask::PartUncleaned, -1);
+                $asks[Ask::PartUncleaned->value] = new RaisedAsk(Ask::PartUncleaned, MachineState::NEVER);
             }
             if (\in_array('turns', $ledger->type?->part($part->kind ?? '')->asks ?? [], true) && !isset($part->notes['turns'])) {
-                $asks[Ask::TurnsUnwritten->value] = new RaisedAsk(Ask::TurnsUnwritten, -1);
+                $asks[Ask::TurnsUnwritten->value] = new RaisedAsk(Ask::TurnsUnwritten, MachineState::NEVER);
             }
         }
 
@@ -81,7 +82,7 @@ final readonly class Asks
 
     private static function laterThan(int $place, int $other): int
     {
-        return $place > $other ? $place : -1;
+        return $place > $other ? $place : MachineState::NEVER;
     }
 
     private static function isTankClean(CaseFile $case): bool

@@ -30,7 +30,7 @@ final readonly class LookBack
     /** Whether the work has come so far that there is something to look back on. */
     public static function isTime(CaseFile $case): bool
     {
-        return $case->state->last(...self::MOMENTS) >= 0 || $case->says(['start.plain' => ['runs']]);
+        return $case->state->was(...self::MOMENTS) || $case->says(['start.plain' => ['runs']]);
     }
 
     /** @return array<string, non-empty-list<string>> by test whose finding is bad, the acts that cure it, the plainest first; empty before there is anything to look back on */

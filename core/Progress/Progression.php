@@ -9,6 +9,7 @@ use AwakeShed\Core\Evidence\ActDefinition;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\HoldDefinition;
+use AwakeShed\Core\Evidence\MachineState;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Fuel\FuelDecision;
 use AwakeShed\Core\Fuel\FuelVerdict;
@@ -189,7 +190,7 @@ final readonly class Progression
     private function waysOut(CaseFile $case, HoldDefinition $hold): array
     {
         $bad = array_keys(array_filter($hold->whenAny, static fn (array $outcomes, string $test): bool => true === $case->standing($test)?->saysAnyOf($outcomes), \ARRAY_FILTER_USE_BOTH));
-        $since = max([-1, ...array_map($case->foundAt(...), $bad)]);
+        $since = max([MachineState::NEVER, ...array_map($case->foundAt(...), $bad)]);
         // Looks on the way that were made since lead no further; of the rest, what changes what was found comes first.
         $ways = array_values(array_filter($hold->waysOut, static fn (string $way): bool => $case->foundAt($way) <= $since));
         usort($ways, fn (string $one, string $other): int => $this->changes($other, $bad) <=> $this->changes($one, $bad));

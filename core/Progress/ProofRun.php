@@ -7,6 +7,7 @@ namespace AwakeShed\Core\Progress;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\ChokeKind;
 use AwakeShed\Core\Evidence\Done;
+use AwakeShed\Core\Evidence\MachineState;
 use AwakeShed\Core\Evidence\PutRight;
 use AwakeShed\Core\Proving\Attempt;
 use AwakeShed\Core\Proving\ColdStart;
@@ -64,10 +65,10 @@ final readonly class ProofRun
         return true === $case->standing('start.plain')?->saysAnyOf(['runs']) && $case->foundAt('start.plain') > self::lastWork($case);
     }
 
-    /** @return int the place among the events of the last work on the engine after which it has to show again that it runs; -1 when there was none */
+    /** @return int the place among the events of the last work on the engine after which it has to show again that it runs; MachineState::NEVER when there was none */
     private static function lastWork(CaseFile $case): int
     {
-        $last = -1;
+        $last = MachineState::NEVER;
         foreach ($case->events as $place => $event) {
             if ($event instanceof PutRight || ($event instanceof Done && !LookBack::wasEarlier($event) && [] !== $event->act->putsRight && !\in_array($event->act->thing, self::NO_WORK, true))) {
                 $last = $place;

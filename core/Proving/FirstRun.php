@@ -7,6 +7,7 @@ namespace AwakeShed\Core\Proving;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Cycle;
 use AwakeShed\Core\Evidence\MachineKind;
+use AwakeShed\Core\Evidence\MachineState;
 
 /** What is in a machine before its first run, read from its state: nobody has to remember it at the cord (common practice). */
 final readonly class FirstRun
@@ -71,7 +72,7 @@ final readonly class FirstRun
 
         return match (true) {
             $isOut => new Within('air_filter', false, 'out', ['air_filter.in']),
-            null === $case->standing('look.air_filter') && $case->state->touched('air_filter') < 0 => new Within('air_filter', null, 'unknown', ['look.air_filter']),
+            null === $case->standing('look.air_filter') && MachineState::NEVER === $case->state->touched('air_filter') => new Within('air_filter', null, 'unknown', ['look.air_filter']),
             default => new Within('air_filter', true, 'in', []),
         };
     }

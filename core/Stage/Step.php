@@ -79,7 +79,7 @@ final readonly class Step
     public function isCalledFor(CaseFile $case): bool
     {
         $kind = $case->machine->kind->value;
-        if (\in_array($kind, $this->notFor, true) || ([] !== $this->onlyFor && !\in_array($kind, $this->onlyFor, true)) || $case->says($this->unless) || $case->state->last(...$this->unlessDone) >= 0) {
+        if (\in_array($kind, $this->notFor, true) || ([] !== $this->onlyFor && !\in_array($kind, $this->onlyFor, true)) || $case->says($this->unless) || $case->state->was(...$this->unlessDone)) {
             return false;
         }
 

@@ -11,6 +11,8 @@ use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
+use AwakeShed\Core\Units\Power;
+use AwakeShed\Core\Units\PowerUnit;
 use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\PressureUnit;
 use AwakeShed\Core\Units\Quantity;
@@ -21,6 +23,8 @@ use AwakeShed\Core\Units\SpeedUnit;
 use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
 use AwakeShed\Core\Units\Unit;
+use AwakeShed\Core\Units\Voltage;
+use AwakeShed\Core\Units\VoltageUnit;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
@@ -82,6 +86,8 @@ final class ConversionsTest extends TestCase
             Pressure::class => ['psi' => PressureUnit::Psi, 'kPa' => PressureUnit::Kilopascal, 'bar' => PressureUnit::Bar, 'mbar' => PressureUnit::Millibar, 'Pa' => PressureUnit::Pascal, 'kgf/cm^2' => PressureUnit::KilogramForcePerSquareCentimetre],
             VolumeFlow::class => ['ml/min' => FlowUnit::MillilitrePerMinute, 'l/min' => FlowUnit::LitrePerMinute, 'usgallon/min' => FlowUnit::GallonPerMinute],
             Frequency::class => ['Hz' => FrequencyUnit::Hertz, '/min' => FrequencyUnit::PerMinute],
+            Voltage::class => ['V' => VoltageUnit::Volt, 'mV' => VoltageUnit::Millivolt],
+            Power::class => ['W' => PowerUnit::Watt, 'kW' => PowerUnit::Kilowatt],
             Resistance::class => ['ohm' => ResistanceUnit::Ohm, 'kohm' => ResistanceUnit::Kilohm],
         ];
         foreach ($names as $dimension => $units) {

@@ -55,6 +55,18 @@ final class EthanolWaterTest extends TestCase
         }
     }
 
+    public function testNoMixtureHoldsLessThanNothingOrMoreThanAll(): void
+    {
+        foreach ([-0.01, 1.01, \NAN] as $share) {
+            try {
+                EthanolWater::density($share, Temperature::celsius(20));
+                self::fail("A share of $share was taken.");
+            } catch (\LogicException $refusal) {
+                self::assertStringContainsString('mass fraction', $refusal->getMessage());
+            }
+        }
+    }
+
     public function testNothingMakesNothing(): void
     {
         self::assertSame(0.0, EthanolWater::mixed(Volume::zero(), Volume::zero(), Temperature::celsius(20))->inMillilitres());

@@ -27,6 +27,9 @@ final class ShorthandTest extends TestCase
         yield 'a number first' => ['26.5 stood', Finding::number('claim.idle_months', 26.5)];
         yield 'the ids themselves' => ['jet.main blocked', Finding::observed('jet.main', 'blocked')];
         yield 'the ids themselves and a word more' => ['jet.main blocked clear', null];
+        yield 'the id of what takes a number' => ['claim.idle_months 26', Finding::number('claim.idle_months', 26)];
+        yield 'the id of what takes a number, and a word' => ['claim.idle_months long', null];
+        yield 'the id of an act and a number' => ['crankcase.drained 5', null];
         yield 'two things it may mean' => ['jet bl', null];
         yield 'a number where a word belongs' => ['pil 3', null];
         yield 'a word where a number belongs' => ['stood long', null];
@@ -74,6 +77,7 @@ final class ShorthandTest extends TestCase
             ['test' => 'jet.pilot', 'outcome' => 'partial', 'testWords' => ['pilot', 'jet'], 'outcomeWords' => ['partial']],
             ['test' => 'jet.pilot', 'outcome' => 'blocked', 'testWords' => ['pilot', 'jet'], 'outcomeWords' => ['blocked']],
             ['test' => 'jet.main', 'outcome' => 'blocked', 'testWords' => ['main', 'jet'], 'outcomeWords' => ['blocked']],
+            ['test' => 'oil.volume_ml', 'outcome' => null, 'testWords' => ['oil', 'out'], 'outcomeWords' => []],
             ['test' => 'claim.idle_months', 'outcome' => null, 'testWords' => ['stood', 'idle', 'months'], 'outcomeWords' => []],
             ['test' => 'crankcase.drained', 'outcome' => null, 'testWords' => ['crankcase', 'drained'], 'outcomeWords' => [], 'act' => Vocabulary::shipped()->act('crankcase.drained')],
         ], $trade ?? TradeWords::none());

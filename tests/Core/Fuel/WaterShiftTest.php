@@ -94,7 +94,7 @@ final class WaterShiftTest extends TestCase
                 WaterShift::read(Volume::millilitres(90), Volume::millilitres(10), Volume::millilitres(18), Temperature::celsius($celsius));
                 self::fail('It was taken.');
             } catch (ImpossibleAmount $refusal) {
-                self::assertSame('°C', $refusal->figures()['unit']);
+                self::assertSame(['value' => $celsius, 'least' => 0.0, 'most' => 40.0, 'unit' => '°C'], $refusal->figures());
             }
         }
     }

@@ -10,9 +10,11 @@ use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\KinematicViscosity;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
 use AwakeShed\Core\Units\Money;
+use AwakeShed\Core\Units\Power;
 use AwakeShed\Core\Units\Pressure;
 use AwakeShed\Core\Units\Quantity;
 use AwakeShed\Core\Units\Ratio;
@@ -22,6 +24,7 @@ use AwakeShed\Core\Units\Share;
 use AwakeShed\Core\Units\SpeedUnit;
 use AwakeShed\Core\Units\Temperature;
 use AwakeShed\Core\Units\TemperatureUnit;
+use AwakeShed\Core\Units\Voltage;
 use AwakeShed\Core\Units\Volume;
 use AwakeShed\Core\Units\VolumeFlow;
 use AwakeShed\Core\Units\VolumeUnit;
@@ -34,7 +37,7 @@ final class QuantityTest extends TestCase
     /** @return iterable<string, array{class-string<Quantity>}> */
     public static function dimensions(): iterable
     {
-        foreach ([Volume::class, Length::class, Temperature::class, Duration::class, CalendarSpan::class, Ratio::class, ShaftSpeed::class, Pressure::class, VolumeFlow::class, Frequency::class, Share::class, Resistance::class, Money::class] as $dimension) {
+        foreach ([Volume::class, Length::class, Temperature::class, Duration::class, CalendarSpan::class, Ratio::class, ShaftSpeed::class, Pressure::class, VolumeFlow::class, Frequency::class, Share::class, Resistance::class, Voltage::class, Power::class, KinematicViscosity::class, Money::class] as $dimension) {
             yield $dimension => [$dimension];
         }
     }
@@ -69,6 +72,10 @@ final class QuantityTest extends TestCase
         $refusal = ImpossibleAmount::outside(1.23456, -2.34567, 3.45678, 'mm');
         self::assertSame(['value' => 1.2346, 'least' => -2.3457, 'most' => 3.4568, 'unit' => 'mm'], $refusal->figures());
         self::assertSame('1.2346 mm, allowed -2.3457 to 3.4568 mm.', $refusal->getMessage());
+        self::assertSame([['value' => 2.3457], '2.3457 is not a whole number.'], [ImpossibleAmount::notWhole(2.345678)->figures(), ImpossibleAmount::notWhole(2.345678)->getMessage()]);
+        // Below nothing it is said in degrees, of which people have a notion.
+        self::assertSame([['value' => -283.15], '-10 K is below absolute zero.'], [ImpossibleAmount::belowAbsoluteZero(-10)->figures(), ImpossibleAmount::belowAbsoluteZero(-10)->getMessage()]);
+        self::assertSame('-1.23 K is below absolute zero.', ImpossibleAmount::belowAbsoluteZero(-1.2345)->getMessage());
     }
 
     public function testADifferenceKnowsNothingOfWhereItsScaleBegins(): void
@@ -135,6 +142,19 @@ final class QuantityTest extends TestCase
         $interval = new Interval(0.0, 40.0, TemperatureUnit::Celsius);
         self::assertTrue($interval->contains(Temperature::of(104, TemperatureUnit::Fahrenheit)));
         self::assertFalse($interval->contains(Temperature::of(104.01, TemperatureUnit::Fahrenheit)));
+    }
+
+    public function testAnIntervalHasTwoEndsTheLeastFirst(): void
+    {
+        foreach ([[\NAN, 1], [0, \NAN], [-\INF, 1], [0, \INF], [2, 1]] as [$least, $most]) {
+            try {
+                new Interval($least, $most, TemperatureUnit::Celsius);
+                self::fail("From $least to $most was taken.");
+            } catch (\LogicException $refusal) {
+                self::assertStringContainsString('No reading lies between', $refusal->getMessage());
+            }
+        }
+        self::assertTrue((new Interval(3, 3, VolumeUnit::Millilitre))->contains(Volume::millilitres(3)));
     }
 
     public function testARefusalNamesTheValueAndTheIntervalInOneUnit(): void
