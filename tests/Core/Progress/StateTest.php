@@ -25,7 +25,9 @@ use AwakeShed\Core\Gate\GateWalk;
 use AwakeShed\Core\Progress\Ask;
 use AwakeShed\Core\Progress\Asks;
 use AwakeShed\Core\Progress\HandBack;
+use AwakeShed\Core\Progress\LookBack;
 use AwakeShed\Core\Progress\Progression;
+use AwakeShed\Core\Progress\ProofRun;
 use AwakeShed\Core\Progress\RaisedAsk;
 use AwakeShed\Core\Progress\Unproved;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -40,7 +42,8 @@ final class StateTest extends TestCase
     private const GATES = 'look.oil_level=at_mark look.oil_smell=none look.oil_body=normal look.oil_colour=dark look.air_filter=clean look.blade=true look.controls=free feel.pull=normal ';
     private const FUEL = 'jar.tank=clear_one_layer jar.smell=fresh ';
     private const SOUND = self::GATES.self::FUEL;
-    private const PROVED = self::SOUND.'start.plain=runs run.steady=steady run.choke_off=steady run.load=holds run.minutes_later=keeps_running ';
+    private const RUN = ' start.plain=runs run.steady=steady run.choke_off=steady run.load=holds run.minutes_later=keeps_running ';
+    private const PROVED = self::SOUND.self::RUN;
 
     /** @return iterable<string, array{string, array<string, string|null>, 2?: MachineKind}> story, by test what it waits for (null: open) */
     public static function gates(): iterable
@@ -198,9 +201,8 @@ final class StateTest extends TestCase
         self::assertNotContains('carb.needle_leaks', $unproved(self::GATES.'look.oil_smell=gas crankcase.drained crankcase.filled needle_and_seat.renewed needle.pressure=holds'));
         self::assertContains('carb.needle_leaks', $unproved(self::SOUND.'needle.pressure=leaks needle_and_seat.renewed'));
         self::assertContains('timing.key_sheared', $unproved(self::SOUND.'timing.flywheel_key=sheared'), 'found, and not put right');
-        $run = ' start.plain=runs run.steady=steady run.choke_off=steady run.load=holds run.minutes_later=keeps_running';
         self::assertContains('cable.misadjusted', $unproved(self::SOUND.'cables.set'));
-        self::assertSame([], $unproved(self::SOUND.'cables.set'.$run), 'nobody looked again, and the machine as a whole shows it');
+        self::assertSame([], $unproved(self::SOUND.'cables.set'.self::RUN), 'nobody looked again, and the machine as a whole shows it');
     }
 
     public function testACleanedBowlIsNoSuspectAnyMore(): void
@@ -301,11 +303,37 @@ final class StateTest extends TestCase
         self::assertSame([], self::gatekeeper()->blockers($case, 'start.plain'));
     }
 
+    public function testAnEngineThatWasWorkedOnShowsAgainThatItRuns(): void
+    {
+        $run = ['start.plain', 'run.steady', 'run.choke_off', 'run.load', 'run.minutes_later'];
+        self::assertSame($run, ProofRun::left(self::told(self::SOUND)));
+        self::assertSame([], ProofRun::left(self::told(self::PROVED)));
+        self::assertSame($run, ProofRun::left(self::told(self::PROVED.'cables.set')));
+        self::assertSame($run, ProofRun::left(self::told(self::PROVED.'!cable.misadjusted')));
+        self::assertSame([], ProofRun::left(self::told(self::PROVED.'cables.set'.self::RUN)));
+        self::assertSame([], ProofRun::left(self::told(self::PROVED.'tank.drained tank.filled')), 'fuel is no work on the engine');
+        $case = self::told(self::PROVED);
+        $earlier = new CaseFile($case->machine, [...$case->events, new Done(Vocabulary::shipped()->act('cables.set'), [], LookBack::EARLIER)]);
+        self::assertSame([], ProofRun::left($earlier), 'it was done before the engine ran, and is said now');
+        self::assertSame([false, true, false, true], array_map(static fn (string $story): bool => ProofRun::hasRun(self::told(self::SOUND.$story)), ['start.plain=nothing', 'start.plain=runs', 'start.plain=runs cables.set', 'cables.set start.plain=runs']));
+        self::assertSame([['run.steady', 'run.load'], ['run.load']], array_map(static fn (string $story): array => ProofRun::failed(self::told($story)), [self::PROVED.'run.steady=surges_no_load run.load=sags', self::PROVED.'run.steady=surges_no_load cables.set run.load=sags']), 'what was put right since has not failed yet');
+    }
+
+    public function testOneLooksBackOnceFuelIsInOrItRuns(): void
+    {
+        foreach (['look.plug=dry', 'tank.drained', 'start.plain=nothing', 'carburetor.on'] as $early) {
+            self::assertFalse(LookBack::isTime(self::told($early)), $early);
+        }
+        foreach (['tank.filled', 'look.plug=dry tank.filled', 'carburetor.checked', 'engine.ran', 'start.plain=runs'] as $late) {
+            self::assertTrue(LookBack::isTime(self::told($late)), $late);
+        }
+    }
+
     private static function told(string $story, MachineKind $kind = MachineKind::Mower): CaseFile
     {
         $vocabulary = Vocabulary::shipped();
         $events = [];
-        foreach (explode(' ', trim($story)) as $word) {
+        foreach (array_filter(explode(' ', $story), static fn (string $word): bool => '' !== $word) as $word) {
             $id = (string) strtok($word, '=');
             $outcome = str_contains($word, '=') ? substr($word, \strlen($id) + 1) : null;
             $events[] = match (true) {
