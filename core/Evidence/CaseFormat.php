@@ -141,7 +141,7 @@ final readonly class CaseFormat
      */
     private function event(array $entry): Finding|PutRight|Done
     {
-        $event = $this->events->read($entry) ?? throw UnknownWord::outcomeWanted($this->vocabulary->test(\is_string($entry['test'] ?? null) ? $entry['test'] : ''));
+        $event = $this->events->read($entry) ?? throw UnknownWord::answerWanted($this->vocabulary->test(\is_string($entry['test'] ?? null) ? $entry['test'] : ''));
         if ($event instanceof PutRight) {
             $this->vocabulary->checkFault($event->fault);
 

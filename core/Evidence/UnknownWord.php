@@ -24,29 +24,25 @@ final class UnknownWord extends StatedRefusal
         return new self('word.unknown_act', \sprintf('"%s" is not an act of the vocabulary.', $id), ['word' => $id]);
     }
 
-    public static function outcome(TestDefinition $test, string $outcome): self
+    /** @param list<string> $allowed */
+    public static function outcome(string $test, string $outcome, array $allowed): self
     {
-        $allowed = implode(', ', $test->outcomes ?? []);
-
         return new self(
             'word.unknown_outcome',
-            \sprintf('"%s" is not an outcome of %s; it has %s.', $outcome, $test->id, $allowed),
-            ['word' => $outcome, 'test' => $test->id, 'allowed' => $allowed],
+            \sprintf('"%s" is not an outcome of %s; it has %s.', $outcome, $test, implode(', ', $allowed)),
+            ['word' => $outcome, 'test' => $test, 'allowed' => implode(', ', $allowed)],
         );
     }
 
-    public static function numberWanted(TestDefinition $test): self
+    /** A test of which nothing is said that it could say. */
+    public static function answerWanted(TestDefinition $test): self
     {
-        return new self('word.number_wanted', \sprintf('%s takes a number.', $test->id), ['test' => $test->id]);
-    }
+        if (null === $test->outcomes) {
+            return new self('word.number_wanted', \sprintf('%s takes a number.', $test->id), ['test' => $test->id]);
+        }
+        $allowed = implode(', ', $test->outcomes);
 
-    public static function outcomeWanted(TestDefinition $test): self
-    {
-        return new self(
-            'word.outcome_wanted',
-            \sprintf('%s takes one of %s.', $test->id, implode(', ', $test->outcomes ?? [])),
-            ['test' => $test->id, 'allowed' => implode(', ', $test->outcomes ?? [])],
-        );
+        return new self('word.outcome_wanted', \sprintf('%s takes one of %s.', $test->id, $allowed), ['test' => $test->id, 'allowed' => $allowed]);
     }
 
     /** @param list<string> $allowed */

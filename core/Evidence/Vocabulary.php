@@ -163,18 +163,18 @@ final readonly class Vocabulary
     public function check(Finding $finding): void
     {
         $test = $this->test($finding->test);
-        if ($test->takesNumber()) {
-            $number = $finding->number ?? throw UnknownWord::numberWanted($test);
+        if (null === $test->outcomes) {
+            $number = $finding->number ?? throw UnknownWord::answerWanted($test);
             ImpossibleAmount::unlessBetween($number, ...[...$this->bounds($test), $this->numbers[$test->id]['unit']]);
 
             return;
         }
         if ([] === $finding->outcomes) {
-            throw UnknownWord::outcomeWanted($test);
+            throw UnknownWord::answerWanted($test);
         }
         foreach ($finding->outcomes as $outcome) {
-            if (!\in_array($outcome, $test->outcomes ?? [], true)) {
-                throw UnknownWord::outcome($test, $outcome);
+            if (!\in_array($outcome, $test->outcomes, true)) {
+                throw UnknownWord::outcome($test->id, $outcome, $test->outcomes);
             }
         }
     }

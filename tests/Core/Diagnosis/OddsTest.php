@@ -12,6 +12,7 @@ use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\MachineFacts;
 use AwakeShed\Core\Evidence\MachineKind;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class OddsTest extends TestCase
@@ -86,6 +87,73 @@ final class OddsTest extends TestCase
         $changed = FaultModel::fromOdds(Odds::shipped()->with(['faults/spark.plug_bad/prior' => 0.3]));
         self::assertSame(0.028, round(Beliefs::before(FaultModel::shipped(), $mower)['spark.plug_bad'], 6));
         self::assertSame(0.3, round(Beliefs::before($changed, $mower)['spark.plug_bad'], 6));
+    }
+
+    /** @return iterable<string, array{array<string, float>}> */
+    public static function atTheEnds(): iterable
+    {
+        yield 'the rarest fault' => [['faults/fuel.stale/prior' => 0.0005]];
+        yield 'the commonest' => [['faults/fuel.stale/prior' => 0.75]];
+        yield 'an owner who is hardly ever right' => [['claims/claim.tipped/no/base' => 0.01]];
+        yield 'and one who nearly always is' => [['claims/claim.tipped/no/base' => 0.99]];
+        yield 'what is hardly ever found on a sound machine' => [['sound/look.tap/open_and_flows' => 0.9999, 'sound/look.tap/shut_or_blocked' => 0.0001]];
+        yield 'a row that lacks what rounding took' => [['sound/look.tap/open_and_flows' => 0.9, 'sound/look.tap/shut_or_blocked' => 0.0986]];
+        yield 'and one that has it over' => [['sound/look.tap/open_and_flows' => 0.9, 'sound/look.tap/shut_or_blocked' => 0.1014]];
+        yield 'what a fault always shows' => [['faults/fuel.stale/shows/run.load/sags' => 1.0]];
+        yield 'and with what rounding gave it' => [['faults/fuel.stale/shows/run.load/sags' => 0.9, 'faults/fuel.stale/shows/run.load/dies' => 0.1014]];
+        yield 'and what it never does' => [['faults/fuel.stale/shows/run.load/sags' => 0.0]];
+    }
+
+    /** @param array<string, float> $changes */
+    #[DataProvider('atTheEnds')]
+    public function testTakesWhatCanJustBe(array $changes): void
+    {
+        $odds = Odds::shipped()->with($changes);
+        self::assertSame($changes, array_combine(array_keys($changes), array_map($odds->at(...), array_keys($changes))));
+    }
+
+    /**
+     * A hair beyond each of those ends, and a word too many or too few in a path.
+     *
+     * @param array<string, float> $changes
+     */
+    #[TestWith([['faults/fuel.stale/prior' => 0.0004], 'odds.out_of_range'])]
+    #[TestWith([['faults/fuel.stale/prior' => 0.751], 'odds.out_of_range'])]
+    #[TestWith([['claims/claim.tipped/no/base' => 0.0099], 'odds.out_of_range'])]
+    #[TestWith([['claims/claim.tipped/no/base' => 0.9901], 'odds.out_of_range'])]
+    #[TestWith([['sound/look.tap/shut_or_blocked' => 0.00009], 'odds.out_of_range'])]
+    #[TestWith([['sound/look.tap/open_and_flows' => 0.9, 'sound/look.tap/shut_or_blocked' => 0.098], 'odds.row_sum'])]
+    #[TestWith([['sound/look.tap/open_and_flows' => 0.9, 'sound/look.tap/shut_or_blocked' => 0.102], 'odds.row_sum'])]
+    #[TestWith([['faults/fuel.stale/shows/run.load/sags' => 0.9, 'faults/fuel.stale/shows/run.load/dies' => 0.102], 'odds.row_over'])]
+    #[TestWith([['sound/look.tap/shut_or_blocked/again' => 0.1], 'odds.no_such_number'])]
+    #[TestWith([['faults/fuel.stale/prior/again' => 0.1], 'odds.no_such_number'])]
+    #[TestWith([['faults/fuel.stale/shows/run.load' => 0.1], 'odds.no_such_number'])]
+    #[TestWith([['faults/fuel.stale/shows/run.load/sags/again' => 0.1], 'odds.no_such_number'])]
+    #[TestWith([['claims/claim.tipped/no/base/again' => 0.1], 'odds.no_such_number'])]
+    #[TestWith([['claims/claim.tipped/maybe/base' => 0.1], 'odds.no_such_number'])]
+    #[TestWith([['prior' => 0.1], 'odds.no_such_number'])]
+    public function testTakesNothingBeyond(array $changes, string $reason): void
+    {
+        try {
+            Odds::shipped()->with($changes);
+            self::fail('It was taken.');
+        } catch (ImpossibleOdds $impossible) {
+            self::assertSame($reason, $impossible->reason());
+        }
+    }
+
+    public function testWhatARowOfAFaultDoesNotNameItDoesNotShow(): void
+    {
+        $odds = Odds::shipped();
+        $odds->check('faults/fuel.stale/shows/run.load/dies');
+        foreach (['faults/fuel.stale/prior/again', 'sound/look.tap/sideways', 'claims/claim.tipped/no/shows', 'nothing'] as $path) {
+            try {
+                $odds->check($path);
+                self::fail($path);
+            } catch (ImpossibleOdds $impossible) {
+                self::assertSame('odds.no_such_number', $impossible->reason());
+            }
+        }
     }
 
     public function testAWholeRowMayBeChangedTogether(): void

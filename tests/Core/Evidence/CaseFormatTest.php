@@ -63,6 +63,9 @@ final class CaseFormatTest extends TestCase
         self::assertEquals(Finding::number('', 4), $events->read(['test' => 7, 'outcome' => 4]));
         self::assertEquals(new PutRight('oil.low', ['why' => 'x']), $events->read(['put_right' => 'oil.low', 'why' => 'x', 'test' => 'look.plug', 'outcome' => 'dry', 'done' => 'bowl.off']));
         self::assertEquals(new Done(Vocabulary::shipped()->act('bowl.off')), $events->read(['done' => 'bowl.off', 'put_right' => 3]));
+        self::assertSame([26, 2.5, -3, 999_999_999, 1.0e9, -1.05e9, 'dry', ['dry', 'gas_wet']], array_map(static fn (Finding $one): string|array|int|float => $one->outcome(), [
+            ...array_map(static fn (float $number): Finding => Finding::number('claim.idle_months', $number), [26.0, 2.5, -3.0, 999_999_999.0, 1.0e9, -1.05e9]), Finding::observed('look.plug', 'dry'), Finding::observed('look.plug', 'dry', 'gas_wet'),
+        ]), 'whole numbers are written without a sign, as far as they can be');
         $this->expectException(UnknownWord::class);
         $events->read(['done' => 'bowl.thrown']);
     }
@@ -70,10 +73,11 @@ final class CaseFormatTest extends TestCase
     public function testAPlaceIsPointedAtWhateverItsName(): void
     {
         try {
-            (new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped())))->read(['format' => 'awake-shed/case', 'version' => 1, 'machine' => ['kind' => 'mower'], 'schools' => ['needle_seat' => 'pray'], 'findings' => [['done' => 'crankcase.drained', 'measured' => ['ml' => -1]], ['test' => 'look.plug']], 'jars' => ['a~b/c' => ['layers' => ['height_mm' => 90, 'total_ml' => 10, 'lower_ml' => 20]]]]);
+            (new CaseFormat(Vocabulary::shipped(), new EventFormat(Vocabulary::shipped())))->read(['format' => 'awake-shed/case', 'version' => 1, 'machine' => ['kind' => 'mower'], 'schools' => ['needle_seat' => 'pray'], 'findings' => [['done' => 'crankcase.drained', 'measured' => ['ml' => -1]], ['test' => 'look.plug'], ['test' => 'claim.idle_months']], 'jars' => ['a~b/c' => ['layers' => ['height_mm' => 90, 'total_ml' => 10, 'lower_ml' => 20]]]]);
             self::fail('It was read.');
         } catch (UnreadableCase $unreadable) {
-            self::assertSame(['/schools/needle_seat', '/findings/0', '/findings/1', '/jars/a~0b~1c'], array_map(static fn (CaseProblem $problem): string => $problem->pointer, $unreadable->problems));
+            self::assertSame(['/schools/needle_seat', '/findings/0', '/findings/1', '/findings/2', '/jars/a~0b~1c'], array_map(static fn (CaseProblem $problem): string => $problem->pointer, $unreadable->problems));
+            self::assertSame(['look.plug', 'claim.idle_months takes a number.'], [substr($unreadable->problems[2]->message, 0, 9), $unreadable->problems[3]->message]);
         }
     }
 
