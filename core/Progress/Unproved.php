@@ -43,12 +43,10 @@ final readonly class Unproved
     private function isProvedGone(string $fault, CaseFile $case): bool
     {
         $cured = $case->curedAt($fault);
-        $bears = false;
         foreach ($this->model->tests as $test => $shows) {
             if (!isset($shows->causes[$fault]) || str_starts_with($test, 'claim.')) {
                 continue;
             }
-            $bears = true;
             foreach ($case->foundAt($test) > $cured ? $case->standing($test)->outcomes ?? [] : [] as $outcome) {
                 $place = $shows->place($outcome);
                 if (null !== $place && $shows->upTo($fault, $place) < self::SELDOM) {
@@ -57,7 +55,7 @@ final readonly class Unproved
             }
         }
 
-        // What no test shows is proved by the machine as a whole.
-        return !$bears || [] === ProofRun::left($case);
+        // What no test showed is proved by the machine as a whole.
+        return [] === ProofRun::left($case);
     }
 }
