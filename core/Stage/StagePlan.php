@@ -15,11 +15,14 @@ use AwakeShed\Core\Units\Volume;
 
 /**
  * The stages of the work and where a job stands in each. A step can be done in any order its gates and what must come
- * first allow; the order of the stages is advice.
+ * first allow; the order of the stages is advice. A stage is made when it is asked for: most questions are about one.
  *
  * @phpstan-import-type When from Step
+ *
+ * @phpstan-type StepRow array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>, kinds?: list<string>, anew?: bool, unless_choice?: array<string, list<string>>}
+ * @phpstan-type StageRow array{id: string, when?: When, when_open?: bool, in_order?: bool, folds?: bool, steps: non-empty-list<StepRow>}
  */
-final readonly class StagePlan
+final class StagePlan
 {
     /** The step whose acts are the pulls with the plug out. */
     public const PULL = 'locked.pull';
@@ -38,56 +41,75 @@ final readonly class StagePlan
     /** The step that says how the liquid got there. */
     public const CAUSE = 'locked.cause';
 
-    /** @param non-empty-list<Stage> $stages */
-    private function __construct(public array $stages, private Vocabulary $vocabulary, private Gatekeeper $gatekeeper)
+    /** @var array<string, Stage> by id, those that were asked for */
+    private array $made = [];
+
+    /**
+     * @param non-empty-array<string, StageRow> $rows    by id
+     * @param When                              $badFuel
+     */
+    private function __construct(private readonly array $rows, private readonly array $badFuel, private readonly Vocabulary $vocabulary, private readonly Gatekeeper $gatekeeper)
     {
     }
 
     public static function shipped(Vocabulary $vocabulary, Gatekeeper $gatekeeper): self
     {
-        /** @var array{bad_fuel: When, stages: non-empty-list<array{id: string, when?: When, when_open?: bool, in_order?: bool, folds?: bool, steps: non-empty-list<array{id: string, test?: string, cure?: string, note?: bool, fields?: array<string, array{float|int, float|int}>, choices?: list<string>, repeat?: bool, again?: bool, when?: When|'bad_fuel', after?: list<array{step: string, when?: When}>, as?: string, wait?: array{kind: string, minutes: int}, waste?: string, school?: array<string, list<string>>, calc?: string, oil?: bool, wants?: list<string>, needs?: list<When>, does?: string|array<string, string>, unless?: When, unless_done?: list<string>, not_for?: list<string>, kinds?: list<string>, anew?: bool, unless_choice?: array<string, list<string>>}>}>} $data */
+        /** @var array{bad_fuel: When, stages: non-empty-list<StageRow>} $data */
         $data = Table::read(__DIR__.'/data/stages.json');
-        $stages = [];
-        foreach ($data['stages'] as $stage) {
-            $stages[] = new Stage($stage['id'], $stage['when'] ?? null, array_map(static fn (array $step): Step => new Step(
-                $step['id'],
-                $step['test'] ?? null,
-                $step['cure'] ?? null,
-                $step['note'] ?? false,
-                $step['fields'] ?? null,
-                $step['choices'] ?? [],
-                $step['repeat'] ?? false,
-                $step['again'] ?? false,
-                'bad_fuel' === ($step['when'] ?? null) ? $data['bad_fuel'] : $step['when'] ?? null,
-                $step['after'] ?? [],
-                $step['as'] ?? null,
-                $step['wait'] ?? null,
-                $step['waste'] ?? null,
-                $step['school'] ?? [],
-                $step['calc'] ?? null,
-                $step['oil'] ?? false,
-                $step['wants'] ?? null,
-                $step['needs'] ?? [],
-                self::does($step['does'] ?? []),
-                $step['unless'] ?? [],
-                $step['unless_done'] ?? [],
-                $step['not_for'] ?? [],
-                $step['kinds'] ?? [],
-                $step['anew'] ?? false,
-                $step['unless_choice'] ?? [],
-            ), $stage['steps']), $stage['when_open'] ?? false, $stage['in_order'] ?? false, $stage['folds'] ?? false);
-        }
 
-        return new self($stages, $vocabulary, $gatekeeper);
+        return new self(array_column($data['stages'], null, 'id'), $data['bad_fuel'], $vocabulary, $gatekeeper);
+    }
+
+    public function has(string $stage): bool
+    {
+        return isset($this->rows[$stage]);
+    }
+
+    /** @return non-empty-list<Stage> in the order in which they are done */
+    public function stages(): array
+    {
+        return array_map($this->stage(...), array_keys($this->rows));
+    }
+
+    /** @param StepRow $row */
+    private function stepOf(array $row): Step
+    {
+        return new Step(
+            $row['id'],
+            $row['test'] ?? null,
+            $row['cure'] ?? null,
+            $row['note'] ?? false,
+            $row['fields'] ?? null,
+            $row['choices'] ?? [],
+            $row['repeat'] ?? false,
+            $row['again'] ?? false,
+            'bad_fuel' === ($row['when'] ?? null) ? $this->badFuel : $row['when'] ?? null,
+            $row['after'] ?? [],
+            $row['as'] ?? null,
+            $row['wait'] ?? null,
+            $row['waste'] ?? null,
+            $row['school'] ?? [],
+            $row['calc'] ?? null,
+            $row['oil'] ?? false,
+            $row['wants'] ?? null,
+            $row['needs'] ?? [],
+            self::does($row),
+            $row['unless'] ?? [],
+            $row['unless_done'] ?? [],
+            $row['not_for'] ?? [],
+            $row['kinds'] ?? [],
+            $row['anew'] ?? false,
+            $row['unless_choice'] ?? [],
+        );
     }
 
     /** The first step that is this test or this act of the vocabulary and is asked on every machine its stage is for; null where no stage has it. */
     public function stepFor(string $id): ?Step
     {
-        foreach ($this->stages as $stage) {
-            foreach ($stage->steps as $step) {
-                if (null === $step->when && ($step->test === $id || \in_array($id, $step->does, true))) {
-                    return $step;
+        foreach ($this->rows as $stage) {
+            foreach ($stage['steps'] as $step) {
+                if (!isset($step['when']) && (($step['test'] ?? null) === $id || \in_array($id, self::does($step), true))) {
+                    return $this->step($step['id']);
                 }
             }
         }
@@ -96,12 +118,14 @@ final readonly class StagePlan
     }
 
     /**
-     * @param string|array<string, string> $does as the table says it
+     * @param StepRow $step
      *
-     * @return array<string, string>
+     * @return array<string, string> acts by choice, by nothing where it has none
      */
-    private static function does(string|array $does): array
+    private static function does(array $step): array
     {
+        $does = $step['does'] ?? [];
+
         return \is_string($does) ? ['' => $does] : $does;
     }
 
@@ -135,27 +159,30 @@ final readonly class StagePlan
     /** @throws ImpossibleAct when there is no such stage */
     public function stage(string $id): Stage
     {
-        foreach ($this->stages as $stage) {
-            if ($stage->id === $id) {
-                return $stage;
+        $row = $this->rows[$id] ?? throw ImpossibleAct::noSuchStep($id);
+
+        return $this->made[$id] ??= new Stage($id, $row['when'] ?? null, array_map($this->stepOf(...), $row['steps']), $row['when_open'] ?? false, $row['in_order'] ?? false, $row['folds'] ?? false);
+    }
+
+    /**
+     * @param string $id its stage's, a dot and its own
+     *
+     * @throws ImpossibleAct when there is no such step
+     */
+    public function step(string $id): Step
+    {
+        foreach ($this->has(self::stageOf($id)) ? $this->stage(self::stageOf($id))->steps : [] as $step) {
+            if ($step->id === $id) {
+                return $step;
             }
         }
 
         throw ImpossibleAct::noSuchStep($id);
     }
 
-    /** @throws ImpossibleAct when there is no such step */
-    public function step(string $id): Step
+    private static function stageOf(string $step): string
     {
-        foreach ($this->stages as $stage) {
-            foreach ($stage->steps as $step) {
-                if ($step->id === $id) {
-                    return $step;
-                }
-            }
-        }
-
-        throw ImpossibleAct::noSuchStep($id);
+        return explode('.', $step, 2)[0];
     }
 
     /**
@@ -165,9 +192,10 @@ final readonly class StagePlan
      */
     public function states(CaseFile $case, array $acts): array
     {
-        $closed = $this->gatekeeper->closed($case, self::gatedIn($this->stages));
+        $stages = $this->stages();
+        $closed = $this->gatekeeper->closed($case, self::gatedIn($stages));
 
-        return array_map(fn (Stage $stage): StageState => $this->stateAmong($stage, $case, $acts, $closed), $this->stages);
+        return array_map(fn (Stage $stage): StageState => $this->stateAmong($stage, $case, $acts, $closed), $stages);
     }
 
     /**
@@ -284,14 +312,10 @@ final readonly class StagePlan
             return false;
         }
         $before = 0;
-        foreach ($this->stages as $stage) {
-            if (str_starts_with($step->id, $stage->id.'.')) {
-                foreach ($stage->steps as $other) {
-                    $before += (int) \in_array($act, $other->does, true);
-                    if ($other->id === $step->id) {
-                        break;
-                    }
-                }
+        foreach ($this->stage(self::stageOf($step->id))->steps as $other) {
+            $before += (int) \in_array($act, $other->does, true);
+            if ($other->id === $step->id) {
+                break;
             }
         }
 

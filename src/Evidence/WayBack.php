@@ -7,7 +7,6 @@ namespace AwakeShed\App\Evidence;
 use AwakeShed\App\Job\Job;
 use AwakeShed\Core\Evidence\Vocabulary;
 use AwakeShed\Core\Line\Line;
-use AwakeShed\Core\Stage\Stage;
 use AwakeShed\Core\Stage\StagePlan;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
@@ -32,7 +31,7 @@ final readonly class WayBack
             'tank', 'bowl' => ['fuel', ['sample' => $page]],
             'room' => \in_array($where, Line::places(), true) ? ['room', ['room' => $where]] : null,
             'test' => isset($this->vocabulary->tests[$where]) ? ['test', ['test' => $where]] : null,
-            'stage', 'now' => $this->isStage($where) ? [$page, ['stage' => $where]] : null,
+            'stage', 'now' => $this->work->has($where) ? [$page, ['stage' => $where]] : null,
             'history' => ['job_history', []],
             'hand_back' => ['job_hand_back_look', []],
             'teardown' => ['carburetor', ['bench' => 'teardown']],
@@ -43,10 +42,5 @@ final readonly class WayBack
         [$name, $parameters] = $route ?? ['job', []];
 
         return $this->addresses->generate($name, ['job' => $job->getId()] + $parameters);
-    }
-
-    private function isStage(string $id): bool
-    {
-        return \in_array($id, array_map(static fn (Stage $stage): string => $stage->id, $this->work->stages), true);
     }
 }

@@ -346,7 +346,7 @@ final class KeptResultsTest extends TestCase
             yield 'blade, nozzle, alternator: '.Facts::of([BladeTip::fastest($mm(533.4)), SprayNozzle::forPump(VolumeFlow::of(2.5, FlowUnit::GallonPerMinute), $psi(2600)), Alternator::withPoles(Count::each(2))->frequency(ShaftSpeed::of(3550, SpeedUnit::Rpm)), Alternator::withPoles(Count::each(4))->speed(Frequency::of(50, FrequencyUnit::Hertz))]);
             $bucket = InletFlow::fromBucket($ml(9500), Duration::seconds(31), VolumeFlow::of(4, FlowUnit::GallonPerMinute), 0.03, Duration::seconds(0.5));
             yield 'a bucket: '.Facts::of([$bucket, $bucket->halfWidth(), $bucket->margin(), $bucket->isEnough(), $bucket->isShort()]);
-            foreach (StagePlan::shipped(Vocabulary::shipped(), new Gatekeeper(Vocabulary::shipped(), Closures::shipped()))->stages as $stage) {
+            foreach (StagePlan::shipped(Vocabulary::shipped(), new Gatekeeper(Vocabulary::shipped(), Closures::shipped()))->stages() as $stage) {
                 yield "stage $stage->id: ".Kept::short(Facts::of($stage));
             }
             yield 'pieces of a day: '.Facts::of(PieceKinds::shipped()->kinds);

@@ -82,7 +82,7 @@ final class SaidOfCasesTest extends TestCase
         }
         $chance = new EventsByChance($dice, $machine);
         $work = self::work();
-        $steps = array_merge(...array_map(static fn ($stage): array => $stage->steps, $work->stages));
+        $steps = array_merge(...array_map(static fn ($stage): array => $stage->steps, $work->stages()));
         $events = $acts = [];
         for ($n = $dice->int(0, 34); $n > 0; --$n) {
             $test = $chance->test();

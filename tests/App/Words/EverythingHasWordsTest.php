@@ -48,7 +48,7 @@ final class EverythingHasWordsTest extends ShedTestCase
     public function testStepsWaitsSchoolsAndWhatTheSheetsAndTheMoneySay(): void
     {
         $keys = [];
-        foreach (self::service(StagePlan::class)->stages as $stage) {
+        foreach (self::service(StagePlan::class)->stages() as $stage) {
             $keys[] = ['steps', 'stage.'.$stage->id];
             foreach ($stage->steps as $step) {
                 if (null === $step->test && null === $step->cure) {

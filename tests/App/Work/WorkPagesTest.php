@@ -39,7 +39,7 @@ final class WorkPagesTest extends ShedTestCase
         self::assertInstanceOf(TranslatorBagInterface::class, $translator);
         $catalogue = $translator->getCatalogue('en');
         $missing = [];
-        foreach (self::service(StagePlan::class)->stages as $stage) {
+        foreach (self::service(StagePlan::class)->stages() as $stage) {
             $keys = ['stage.'.$stage->id];
             foreach ($stage->steps as $step) {
                 array_push($keys, ...(null === $step->test && null === $step->cure ? ['step.'.$step->id, 'do.'.$step->id] : []), ...array_map(static fn (string $field): string => 'field.'.$field, array_keys($step->fields ?? [])));

@@ -87,7 +87,7 @@ final class CautionsTest extends TestCase
         self::assertSame(['oil_tray', 'gasoline_vapour'], $of('flush.drain'));
         self::assertContains('hot_oil', $of('flush.drain_hot'));
         self::assertSame(['running'], $of('flush.run_1'));
-        foreach ($plan->stages as $stage) {
+        foreach ($plan->stages() as $stage) {
             foreach ($stage->steps as $step) {
                 if ($step->isAct() && null !== $step->as) {
                     self::assertNotSame([], $of($step->id), "$step->id turns or fires it");

@@ -36,11 +36,12 @@ final class StagePlanTest extends TestCase
         $vocabulary = Vocabulary::shipped();
         $work = self::work();
         $seen = [];
-        foreach ($work->stages as $stage) {
+        foreach ($work->stages() as $stage) {
             foreach ($stage->steps as $step) {
                 self::assertArrayNotHasKey($step->id, $seen, 'a step has one place');
                 $seen[$step->id] = true;
                 self::assertStringStartsWith($stage->id.'.', $step->id);
+                self::assertSame($step, $work->step($step->id));
                 self::assertSame(1, (int) (null !== $step->test) + (int) (null !== $step->cure) + (int) $step->isNote + (int) $step->isAct(), "$step->id is one thing");
                 foreach (array_filter([$step->test, $step->as], is_string(...)) as $test) {
                     $vocabulary->test($test);
@@ -162,7 +163,7 @@ final class StagePlanTest extends TestCase
         self::assertSame('fuel.jar', self::work()->stepFor('jar.tank')?->id);
         self::assertSame('flush.drain', self::work()->stepFor('crankcase.drained')?->id);
         self::assertNull(self::work()->stepFor('claim.idle_months'));
-        foreach (self::work()->stages as $stage) {
+        foreach (self::work()->stages() as $stage) {
             foreach ($stage->steps as $step) {
                 // One that is asked of some machines only is nobody's way to go.
                 self::assertNotSame($step, null === $step->when ? null : self::work()->stepFor($step->test ?? $step->id));
