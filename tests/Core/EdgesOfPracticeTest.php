@@ -161,6 +161,11 @@ final class EdgesOfPracticeTest extends TestCase
         $crankcase = static fn (float $loss): ?bool => CrankcaseTest::pumped(Pressure::psi(6), Pressure::psi(6 - $loss), Duration::seconds(60), Pressure::psi(0))->isTight();
         yield 'crankcase, half a psi in a minute' => [true, static fn (): mixed => $crankcase(0.5)];
         yield 'crankcase, more' => [false, static fn (): mixed => $crankcase(0.51)];
+        $watched = CrankcaseTest::pumped(Pressure::psi(6), Pressure::psi(5.4), Duration::seconds(120), Pressure::psi(0.3));
+        yield 'crankcase, six tenths in two minutes' => [0.3, static fn (): mixed => round($watched->lossPerMinute->inPsi(), 6)];
+        yield 'crankcase, two readings of three tenths either way, over two minutes' => [0.212132, static fn (): mixed => round($watched->error->inPsi(), 6)];
+        yield 'crankcase, which nobody can tell by that gauge' => [null, static fn (): mixed => $watched->isTight()];
+        yield 'crankcase, which by a better one is tight' => [true, static fn (): mixed => CrankcaseTest::pumped(Pressure::psi(6), Pressure::psi(5.4), Duration::seconds(120), Pressure::psi(0.2))->isTight()];
 
         yield 'widest wire of a jet of 0.70' => [0.63, static fn (): mixed => round(JetBore::ofDiameter(Length::millimetres(0.70))->widestWire()->inMillimetres(), 6)];
         yield 'nearest drill to 0.73' => [0.75, static fn (): mixed => round(JetBore::ofDiameter(Length::millimetres(0.73))->nearestMetricDrill()->inMillimetres(), 6)];

@@ -320,6 +320,14 @@ final class PartsLedgerTest extends TestCase
         self::refused('strip.never_left_off', static fn () => $next->after(MoveKind::LeaveOff->move(2, ['reason' => 'lost'])));
         $free = Carburetors::shipped()->ledger([MoveKind::Begin->move(said: ['type' => 'free'], order: RemovalTemplate::fromLedger($ledger))]);
         self::assertSame([3, []], [\count($free->stillOn()), $free->passages()]);
+        self::assertSame(['type' => 'free', 'template' => 'as we do it'], MoveKind::Begin->move(said: ['type' => 'free', 'template' => 'as we do it'])->said());
+        self::assertSame(['type' => 'free'], MoveKind::Begin->move(said: ['type' => 'free'])->said());
+    }
+
+    public function testATemplateKeptBeforeStacksHadNamesKnowsOne(): void
+    {
+        $part = ['id' => 'own-1', 'name' => 'Gasket', 'material' => 'paper', 'asks' => [], 'size' => null];
+        self::assertSame(['intake', null, null, 'air box'], array_column(RemovalTemplate::fromArray([$part + ['stack' => true], $part + ['stack' => false], $part + ['stack' => null], $part + ['stack' => 'air box']])->parts, 'stack'));
     }
 
     public function testSixtyPartsAreHeldAndALedgerHasAnEnd(): void
