@@ -31,15 +31,15 @@ final class EntryVoter extends Voter
 
     protected function voteOnAttribute(string $attribute, mixed $subject, TokenInterface $token, ?Vote $vote = null): bool
     {
-        if ($this->decisions->decide($token, [Role::Technician->securityName()])) {
+        $isOwn = $subject->by->signInName === $token->getUserIdentifier();
+        // Most of what is on a page is one's own: the role is looked into for the rest.
+        if (($isOwn && !$subject->saysPutRight()) || $this->decisions->decide($token, [Role::Technician->securityName()])) {
             return true;
         }
-        if ($subject->by->signInName !== $token->getUserIdentifier()) {
+        if (!$isOwn) {
             $vote?->addReason('Somebody else recorded this; a technician can correct it.');
-
-            return false;
         }
 
-        return !$subject->saysPutRight();
+        return false;
     }
 }
