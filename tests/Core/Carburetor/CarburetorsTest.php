@@ -68,6 +68,8 @@ final class CarburetorsTest extends TestCase
                 self::assertNotContains($passage->entry, $passage->exits);
             }
         }
+        $size = static fn (string $type, string $part): ?string => array_column($types[$type]->parts, 'size', 'id')[$part];
+        self::assertSame(['10 mm', null], [$size('bowl_brass', 'bowl_bolt'), $size('bowl_brass', 'needle')], 'what a wrench takes has a size');
         foreach (Carburetors::shipped()->checks as $check) {
             self::assertSame([], array_diff($check->good, $vocabulary->test($check->test ?? 'look.plug')->outcomes ?? []), $check->id);
             self::assertSame(null === $check->test, [] === $check->good, $check->id);

@@ -73,9 +73,11 @@ final class LayUpTest extends TestCase
 
     public function testWhatIsSetForWinterAndWhen(): void
     {
-        $of = static fn (MachineKind $kind): array => array_map(static fn (Setting $setting): string => $setting->what.' '.$setting->side.' '.$setting->from->format('Y-m-d'), Setting::nextOf(new MachineFacts($kind), new \DateTimeImmutable('2026-11-26')));
+        $of = static fn (MachineKind $kind, string $today = '2026-11-26'): array => array_map(static fn (Setting $setting): string => $setting->what.' '.$setting->side.' '.$setting->from->format('Y-m-d'), Setting::nextOf(new MachineFacts($kind), new \DateTimeImmutable($today)));
         self::assertSame(['oil summer 2027-04-15', 'plate summer 2027-04-15', 'oil winter 2027-10-15', 'plate winter 2027-10-15'], $of(MachineKind::Generator));
         self::assertSame(['plate summer 2027-04-15', 'plate winter 2027-10-15'], $of(MachineKind::Snowblower));
+        self::assertSame(['plate winter 2026-10-15', 'plate summer 2027-04-15'], $of(MachineKind::Snowblower, '2026-10-14'));
+        self::assertSame(['plate summer 2027-04-15', 'plate winter 2027-10-15'], $of(MachineKind::Snowblower, '2026-10-15'), 'on the day itself it is done, and next in a year');
         self::assertSame([], $of(MachineKind::Mower), 'it stands in winter');
     }
 
