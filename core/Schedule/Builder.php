@@ -61,7 +61,7 @@ final class Builder
     /** Places an operation and what must come before it, as early as they can be. */
     public function insert(int $at): bool
     {
-        if ($this->table->start[$at] >= 0) {
+        if (Timetable::UNPLACED !== $this->table->start[$at]) {
             return true;
         }
         $job = $this->instance->job[$at];
@@ -69,7 +69,7 @@ final class Builder
             return false;
         }
         foreach ($this->instance->before[$at] as $first) {
-            if ($this->table->start[$first] < 0 && !$this->insert($first)) {
+            if (Timetable::UNPLACED === $this->table->start[$first] && !$this->insert($first)) {
                 $this->lose($job, WhyNot::FollowsUnplanned);
 
                 return false;
@@ -88,7 +88,7 @@ final class Builder
     /** Takes an operation out, and whatever is placed after it. Pins stay. */
     public function takeOut(int $at): void
     {
-        if ($this->table->start[$at] < 0 || null !== $this->instance->pin[$at]) {
+        if (Timetable::UNPLACED === $this->table->start[$at] || null !== $this->instance->pin[$at]) {
             return;
         }
         foreach ($this->instance->next[$at] as $one) {
@@ -133,7 +133,7 @@ final class Builder
             $end = 0;
             foreach ($this->instance->ofJob[$job] as $at) {
                 $one = $this->table->end[$at];
-                if ($one < 0) {
+                if (Timetable::UNPLACED === $one) {
                     continue 2;
                 }
                 if ($one > $end) {
@@ -197,7 +197,7 @@ final class Builder
     {
         $worked = [];
         foreach ($this->instance->order as $at) {
-            foreach ($this->table->start[$at] < 0 ? [] : $this->instance->ways[$at][$this->table->way[$at]] as [$resource]) {
+            foreach (Timetable::UNPLACED === $this->table->start[$at] ? [] : $this->instance->ways[$at][$this->table->way[$at]] as [$resource]) {
                 $worked[$resource][] = [$this->table->start[$at], $this->table->end[$at]];
             }
         }
@@ -216,15 +216,15 @@ final class Builder
     public function fill(): void
     {
         foreach ($this->instance->order as $at) {
-            $waits = array_filter($this->instance->before[$at], fn (int $first): bool => $this->table->start[$first] < 0);
-            if ([] !== $waits && $this->table->start[$at] >= 0) {
+            $waits = array_filter($this->instance->before[$at], fn (int $first): bool => Timetable::UNPLACED === $this->table->start[$first]);
+            if ([] !== $waits && Timetable::UNPLACED !== $this->table->start[$at]) {
                 // A pin whose predecessor found no room.
                 $this->table->remove($at);
             }
         }
         foreach ($this->instance->order as $at) {
-            $waits = array_filter($this->instance->before[$at], fn (int $first): bool => $this->table->start[$first] < 0);
-            if ([] === $waits && $this->table->start[$at] < 0) {
+            $waits = array_filter($this->instance->before[$at], fn (int $first): bool => Timetable::UNPLACED === $this->table->start[$first]);
+            if ([] === $waits && Timetable::UNPLACED === $this->table->start[$at]) {
                 $this->touched[$this->instance->job[$at]] = true;
                 if (null === $this->instance->pin[$at]) {
                     $this->place($at);
@@ -272,7 +272,7 @@ final class Builder
 
     private function place(int $at): bool
     {
-        if ($this->table->start[$at] >= 0) {
+        if (Timetable::UNPLACED !== $this->table->start[$at]) {
             return true;
         }
         $ready = $this->readyAt($at);
@@ -302,13 +302,13 @@ final class Builder
     /** Puts off the last of what an operation waits for, so that it ends at a minute or later, and with it what follows that. */
     private function putOff(int $at, int $until): bool
     {
-        $last = -1;
+        $last = null;
         foreach ($this->instance->before[$at] as $first) {
-            if (-1 === $last || $this->table->end[$first] > $this->table->end[$last]) {
+            if (null === $last || $this->table->end[$first] > $this->table->end[$last]) {
                 $last = $first;
             }
         }
-        if (-1 === $last || null !== $this->instance->pin[$last]) {
+        if (null === $last || null !== $this->instance->pin[$last]) {
             return false;
         }
         $after = $this->placedAfter($last);
@@ -330,7 +330,7 @@ final class Builder
         $this->notBefore = $kept;
         if (!$isPlaced) {
             foreach (array_reverse($after) as $one) {
-                if ($this->table->start[$one] >= 0) {
+                if (Timetable::UNPLACED !== $this->table->start[$one]) {
                     $this->table->remove($one);
                 }
                 $this->lose($this->instance->job[$one], WhyNot::WaitsTooLong);
@@ -347,7 +347,7 @@ final class Builder
         $open = [$at];
         while (null !== $one = array_pop($open)) {
             foreach ($this->instance->next[$one] as $next) {
-                if (!isset($found[$next]) && $this->table->start[$next] >= 0) {
+                if (!isset($found[$next]) && Timetable::UNPLACED !== $this->table->start[$next]) {
                     $found[$next] = true;
                     $open[] = $next;
                 }
@@ -377,7 +377,7 @@ final class Builder
         $this->lost[$job] = $why;
         $this->touched[$job] = true;
         foreach ($this->instance->ofJob[$job] as $at) {
-            foreach ($this->table->start[$at] >= 0 && null === $this->instance->pin[$at] ? $this->placedAfter($at) : [] as $one) {
+            foreach (Timetable::UNPLACED !== $this->table->start[$at] && null === $this->instance->pin[$at] ? $this->placedAfter($at) : [] as $one) {
                 if ($this->instance->job[$one] !== $job) {
                     $this->lose($this->instance->job[$one], WhyNot::FollowsUnplanned);
                 }

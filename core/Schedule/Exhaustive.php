@@ -55,12 +55,12 @@ final class Exhaustive
         $soonest = Instance::NEVER;
         $isWhole = true;
         foreach ($this->free as $at) {
-            if ($plan->table->start[$at] >= 0) {
+            if (Timetable::UNPLACED !== $plan->table->start[$at]) {
                 continue;
             }
             $isWhole = false;
             foreach ($this->instance->before[$at] as $first) {
-                if ($plan->table->start[$first] < 0) {
+                if (Timetable::UNPLACED === $plan->table->start[$first]) {
                     continue 2;
                 }
             }
@@ -96,7 +96,7 @@ final class Exhaustive
         $jobs = $this->instance->problem->jobs;
         foreach ($this->instance->order as $at) {
             $end[$at] = $plan->table->end[$at];
-            if ($end[$at] < 0) {
+            if (Timetable::UNPLACED === $end[$at]) {
                 $from = $this->instance->release[$at];
                 foreach ($this->instance->before[$at] as $first) {
                     $from = max($from, $end[$first]);

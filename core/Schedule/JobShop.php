@@ -29,6 +29,9 @@ final class JobShop
     private const STEPS = 2.0;
     private const STEPS_PER_OPERATION = 0.065;
 
+    /** No operation. */
+    private const NONE = -1;
+
     private readonly Randomizer $dice;
     private readonly int $count;
     private int $tenure;
@@ -36,7 +39,7 @@ final class JobShop
     /** @var array<int> by operation */
     private array $minutes = [];
 
-    /** @var array<int> by operation: what comes before and after it in its job and on its machine; -1: nothing */
+    /** @var array<int> by operation: what comes before and after it in its job and on its machine; NONE: nothing */
     private array $jobBefore = [];
 
     /** @var array<int> */
@@ -87,9 +90,9 @@ final class JobShop
         $this->minutes = $instance->minutes;
         $this->release = $instance->release;
         foreach ($instance->order as $at) {
-            $this->jobBefore[$at] = $instance->before[$at][0] ?? -1;
-            $this->jobNext[$at] = $instance->next[$at][0] ?? -1;
-            $this->machineBefore[$at] = $this->machineNext[$at] = -1;
+            $this->jobBefore[$at] = $instance->before[$at][0] ?? self::NONE;
+            $this->jobNext[$at] = $instance->next[$at][0] ?? self::NONE;
+            $this->machineBefore[$at] = $this->machineNext[$at] = self::NONE;
             foreach ($instance->shared[$at] as $machine) {
                 $this->machines[$machine][] = $at;
             }
@@ -192,7 +195,7 @@ final class JobShop
         $starts = [];
         foreach ($this->instance->order as $at) {
             $first = $this->jobBefore[$at];
-            $starts[$at] = ($first < 0 ? 0 : $starts[$first]) + $this->dice->getInt(1, max(2, 2 * intdiv($this->best * \count($this->machines), $this->count)));
+            $starts[$at] = (self::NONE === $first ? 0 : $starts[$first]) + $this->dice->getInt(1, max(2, 2 * intdiv($this->best * \count($this->machines), $this->count)));
         }
 
         return $starts;
@@ -204,8 +207,8 @@ final class JobShop
         foreach ($this->machines as $own) {
             usort($own, static fn (int $one, int $other): int => [$starts[$one], $one] <=> [$starts[$other], $other]);
             foreach ($own as $place => $at) {
-                $this->machineBefore[$at] = $own[$place - 1] ?? -1;
-                $this->machineNext[$at] = $own[$place + 1] ?? -1;
+                $this->machineBefore[$at] = $own[$place - 1] ?? self::NONE;
+                $this->machineNext[$at] = $own[$place + 1] ?? self::NONE;
             }
         }
     }
@@ -215,7 +218,7 @@ final class JobShop
     {
         $waits = $order = [];
         foreach ($this->jobBefore as $at => $first) {
-            $waits[$at] = ($first >= 0 ? 1 : 0) + ($this->machineBefore[$at] >= 0 ? 1 : 0);
+            $waits[$at] = (self::NONE !== $first ? 1 : 0) + (self::NONE !== $this->machineBefore[$at] ? 1 : 0);
             if (0 === $waits[$at]) {
                 $order[] = $at;
             }
@@ -229,7 +232,7 @@ final class JobShop
             $at = $order[$place++];
             $end = $head[$at] + $minutes[$at];
             $next = $jobNext[$at];
-            if ($next >= 0) {
+            if (self::NONE !== $next) {
                 if ($end > $head[$next]) {
                     $head[$next] = $end;
                 }
@@ -238,7 +241,7 @@ final class JobShop
                 }
             }
             $next = $machineNext[$at];
-            if ($next >= 0) {
+            if (self::NONE !== $next) {
                 if ($end > $head[$next]) {
                     $head[$next] = $end;
                 }
@@ -253,11 +256,11 @@ final class JobShop
             $at = $order[$place];
             $long = 0;
             $next = $jobNext[$at];
-            if ($next >= 0) {
+            if (self::NONE !== $next) {
                 $long = $tail[$next] + $minutes[$next];
             }
             $next = $machineNext[$at];
-            if ($next >= 0 && $tail[$next] + $minutes[$next] > $long) {
+            if (self::NONE !== $next && $tail[$next] + $minutes[$next] > $long) {
                 $long = $tail[$next] + $minutes[$next];
             }
             $tail[$at] = $long;
@@ -273,7 +276,7 @@ final class JobShop
     /** @return list<non-empty-list<int>> stretches of one longest way that stand on one machine, of two operations or more */
     private function blocks(): array
     {
-        $at = -1;
+        $at = self::NONE;
         foreach ($this->tail as $one => $tail) {
             if ($this->head[$one] + $this->minutes[$one] + $tail === $this->makespan && $this->head[$one] === $this->release[$one] && !$this->isPushed($one)) {
                 $at = $one;
@@ -282,13 +285,13 @@ final class JobShop
         }
         $blocks = [];
         $block = [];
-        while ($at >= 0) {
+        while (self::NONE !== $at) {
             $block[] = $at;
             $end = $this->head[$at] + $this->minutes[$at];
             $job = $this->jobNext[$at];
             $machine = $this->machineNext[$at];
-            $onMachine = $machine >= 0 && $this->head[$machine] === $end && $end + $this->minutes[$machine] + $this->tail[$machine] === $this->makespan;
-            $inJob = $job >= 0 && $this->head[$job] === $end && $end + $this->minutes[$job] + $this->tail[$job] === $this->makespan;
+            $onMachine = self::NONE !== $machine && $this->head[$machine] === $end && $end + $this->minutes[$machine] + $this->tail[$machine] === $this->makespan;
+            $inJob = self::NONE !== $job && $this->head[$job] === $end && $end + $this->minutes[$job] + $this->tail[$job] === $this->makespan;
             if ($onMachine && (!$inJob || 0 === $this->dice->getInt(0, 1))) {
                 $at = $machine;
                 continue;
@@ -297,7 +300,7 @@ final class JobShop
                 $blocks[] = $block;
             }
             $block = [];
-            $at = $inJob ? $job : -1;
+            $at = $inJob ? $job : self::NONE;
         }
 
         return $blocks;
@@ -308,7 +311,7 @@ final class JobShop
         $job = $this->jobBefore[$at];
         $machine = $this->machineBefore[$at];
 
-        return ($job >= 0 && $this->head[$job] + $this->minutes[$job] === $this->head[$at]) || ($machine >= 0 && $this->head[$machine] + $this->minutes[$machine] === $this->head[$at]);
+        return (self::NONE !== $job && $this->head[$job] + $this->minutes[$job] === $this->head[$at]) || (self::NONE !== $machine && $this->head[$machine] + $this->minutes[$machine] === $this->head[$at]);
     }
 
     /** @return Move|null the one that looks best of those that are allowed; null where there is none at all */
@@ -373,11 +376,11 @@ final class JobShop
         if ($isBack) {
             $job = $this->jobBefore[$at];
 
-            return $job < 0 || ($job !== $to && $this->head[$to] + $this->minutes[$to] >= $this->head[$job] + $this->minutes[$job]);
+            return self::NONE === $job || ($job !== $to && $this->head[$to] + $this->minutes[$to] >= $this->head[$job] + $this->minutes[$job]);
         }
         $job = $this->jobNext[$at];
 
-        return $job < 0 || ($job !== $to && $this->tail[$to] + $this->minutes[$to] >= $this->tail[$job] + $this->minutes[$job]);
+        return self::NONE === $job || ($job !== $to && $this->tail[$to] + $this->minutes[$to] >= $this->tail[$job] + $this->minutes[$job]);
     }
 
     /**
@@ -412,11 +415,11 @@ final class JobShop
             $before = $this->machineBefore[$at];
             $next = $this->machineNext[$to];
         }
-        $end = $before >= 0 ? $this->head[$before] + $this->minutes[$before] : 0;
+        $end = self::NONE !== $before ? $this->head[$before] + $this->minutes[$before] : 0;
         $heads = [];
         foreach ($order as $place => $one) {
             $job = $this->jobBefore[$one];
-            $head = $job >= 0 ? $this->head[$job] + $this->minutes[$job] : $this->release[$one];
+            $head = self::NONE !== $job ? $this->head[$job] + $this->minutes[$job] : $this->release[$one];
             if ($end > $head) {
                 $head = $end;
             }
@@ -424,11 +427,11 @@ final class JobShop
             $end = $head + $this->minutes[$one];
         }
         $longest = 0;
-        $after = $next >= 0 ? $this->tail[$next] + $this->minutes[$next] : 0;
+        $after = self::NONE !== $next ? $this->tail[$next] + $this->minutes[$next] : 0;
         for ($place = \count($order) - 1; $place >= 0; --$place) {
             $one = $order[$place];
             $job = $this->jobNext[$one];
-            $tail = $job >= 0 ? $this->tail[$job] + $this->minutes[$job] : 0;
+            $tail = self::NONE !== $job ? $this->tail[$job] + $this->minutes[$job] : 0;
             if ($after > $tail) {
                 $tail = $after;
             }
@@ -469,10 +472,10 @@ final class JobShop
 
     private function link(int $one, int $other): void
     {
-        if ($one >= 0) {
+        if (self::NONE !== $one) {
             $this->machineNext[$one] = $other;
         }
-        if ($other >= 0) {
+        if (self::NONE !== $other) {
             $this->machineBefore[$other] = $one;
         }
     }

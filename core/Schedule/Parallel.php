@@ -31,8 +31,8 @@ final readonly class Parallel
         $next = new \SplMinHeap();
         $waits = $tries = [];
         foreach ($instance->order as $at) {
-            $waits[$at] = \count(array_filter($instance->before[$at], static fn (int $first): bool => $table->start[$first] < 0));
-            if (0 === $waits[$at] && $table->start[$at] < 0) {
+            $waits[$at] = \count(array_filter($instance->before[$at], static fn (int $first): bool => Timetable::UNPLACED === $table->start[$first]));
+            if (0 === $waits[$at] && Timetable::UNPLACED === $table->start[$at]) {
                 $next->insert([$plan->readyAt($at), $urgency[$instance->job[$at]], $at]);
             }
         }
@@ -49,7 +49,7 @@ final readonly class Parallel
                 continue;
             }
             foreach ($instance->next[$at] as $one) {
-                if (isset($waits[$one]) && 0 === --$waits[$one] && $table->start[$one] < 0) {
+                if (isset($waits[$one]) && 0 === --$waits[$one] && Timetable::UNPLACED === $table->start[$one]) {
                     $next->insert([$plan->readyAt($one), $urgency[$instance->job[$one]], $one]);
                 }
             }

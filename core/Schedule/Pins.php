@@ -85,7 +85,7 @@ final class Pins
             $isGone[$at] = true;
             $this->instance->unplannable[$at] = WhyNot::PinConflict;
             foreach (array_keys($this->instance->after($at)) as $one) {
-                if ($builder->table->start[$one] >= 0) {
+                if (Timetable::UNPLACED !== $builder->table->start[$one]) {
                     // What it kept from its place may have room now.
                     $this->instance->reckon();
 
@@ -97,7 +97,7 @@ final class Pins
         $this->instance->holdBackForPins();
         foreach ($pinned as $at) {
             // Held back, what it may not wait long for finds no opening any more.
-            if (isset($this->instance->unplannable[$at]) && $builder->table->start[$at] >= 0) {
+            if (isset($this->instance->unplannable[$at]) && Timetable::UNPLACED !== $builder->table->start[$at]) {
                 return null;
             }
         }

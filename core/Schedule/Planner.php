@@ -101,11 +101,11 @@ final readonly class Planner
         $plan->fill();
         $placed = $unplanned = [];
         foreach ($instance->problem->operations as $at => $operation) {
-            if ($plan->table->start[$at] >= 0) {
+            if (Timetable::UNPLACED !== $plan->table->start[$at]) {
                 $placed[] = new Placed($operation, $plan->table->start[$at], $plan->table->end[$at], $plan->table->way[$at]);
                 continue;
             }
-            $waits = array_filter($instance->before[$at], static fn (int $first): bool => $plan->table->start[$first] < 0);
+            $waits = array_filter($instance->before[$at], static fn (int $first): bool => Timetable::UNPLACED === $plan->table->start[$first]);
             $unplanned[] = [$operation, $why[$at] ?? ([] === $waits ? $plan->why($at) : WhyNot::FollowsUnplanned)];
         }
         usort($placed, static fn (Placed $one, Placed $other): int => [$one->start, $one->end, Problem::inOrder($one->operation->id, $other->operation->id)] <=> [$other->start, $other->end, 0]);

@@ -179,7 +179,7 @@ final class Timetable
             $start = $from;
             foreach ($uses as [$resource, $units]) {
                 $from = $this->fit($resource, $from, $minutes, $units, $before);
-                if ($from < 0) {
+                if (self::UNPLACED === $from) {
                     return false;
                 }
             }
