@@ -65,7 +65,7 @@ final readonly class Suggestions
             // Behind one cover it is worth what the best set there is worth.
             $rate = isset($rates[$test]) && self::shareOneWay($test, $looks, $access) ? $rates[$test] : $rate;
             foreach ($looks as $look) {
-                if ($rate > ($rates[$look] ?? 0.0) || (!isset($bits[$look]) && $rate >= ($rates[$look] ?? 0.0))) {
+                if ($rate > ($rates[$look] ?? 0.0)) {
                     $rates[$look] = $rate;
                     $opens[$look] = $test;
                 }
