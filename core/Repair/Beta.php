@@ -9,10 +9,7 @@ use AwakeShed\Core\Units\ImpossibleAmount;
 /** The Beta distribution: what is believed of a chance after so many successes and failures. */
 final readonly class Beta
 {
-    /** Of a chance between 0 and 1 until it is known to 3e−8: it is shown in whole per cent. */
-    private const HALVINGS = 24;
-
-    /** Asked at each halving of a quantile. */
+    /** Asked at each step of a quantile. */
     private float $logBeta;
 
     private function __construct(public float $a, public float $b)
@@ -81,7 +78,7 @@ final readonly class Beta
     /**
      * @param float $probability 0 to 1
      *
-     * @return float the chance that is not exceeded with this probability, to 3e−8
+     * @return float the chance that is not exceeded with this probability
      *
      * @throws ImpossibleAmount outside that
      */
@@ -89,12 +86,28 @@ final readonly class Beta
     {
         ImpossibleAmount::unlessBetween($probability, 0.0, 1.0, '');
         [$low, $high] = [0.0, 1.0];
-        for ($halving = 0; $halving < self::HALVINGS; ++$halving) {
-            $middle = ($low + $high) / 2;
-            [$low, $high] = $this->cumulative($middle) < $probability ? [$middle, $high] : [$low, $middle];
+        $x = $this->mean();
+        // Newton's step where it stays between the bounds, else half of what is left: fast, and never lost.
+        for ($step = 0; $step < 100 && $high - $low > 1e-12; ++$step) {
+            $off = $this->cumulative($x) - $probability;
+            [$low, $high] = $off < 0.0 ? [$x, $high] : [$low, $x];
+            $slope = $this->density($x);
+            $next = $slope > 0.0 && is_finite($slope) ? $x - $off / $slope : -1.0;
+            if (!($next > $low && $next < $high)) {
+                $next = ($low + $high) / 2;
+            }
+            if (abs($next - $x) < 1e-12) {
+                return $next;
+            }
+            $x = $next;
         }
 
-        return ($low + $high) / 2;
+        return $x;
+    }
+
+    private function density(float $x): float
+    {
+        return exp(($this->a - 1) * log($x) + ($this->b - 1) * log(1 - $x) - $this->logBeta);
     }
 
     /** Lanczos' approximation with g = 7 and nine terms (published: Lanczos 1964, coefficients of P. Godfrey), to about 1e−15. */

@@ -77,6 +77,6 @@ final class BetaTest extends TestCase
     public function testClosedForms(float $a, float $b, float $x, float $probability): void
     {
         self::assertEqualsWithDelta($probability, Beta::shaped($a, $b)->cumulative($x), 1e-12);
-        self::assertEqualsWithDelta($x, Beta::shaped($a, $b)->quantile($probability), 5e-8);
+        self::assertEqualsWithDelta($x, Beta::shaped($a, $b)->quantile($probability), 1e-9);
     }
 }
