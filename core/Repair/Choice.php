@@ -77,7 +77,7 @@ final readonly class Choice
         }
         [$first, $second] = $this->ways;
 
-        return !$first->most->isLessThan($second->expected) && !$second->least->isGreaterThan($first->expected);
+        return !$first->most->isLessThan($second->expected) || !$second->least->isGreaterThan($first->expected);
     }
 
     /**

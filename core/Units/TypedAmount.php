@@ -64,7 +64,7 @@ final readonly class TypedAmount
         foreach ($this->hasDecimalSign() ? [1, 10, 0.1] : [1] as $factor) {
             foreach ([$this->unit, ...$units] as $unit) {
                 $amount = $factor * $this->amount;
-                if ((1 !== $factor || $unit !== $this->unit) && $usual->in($unit)->spans($amount)) {
+                if ($usual->in($unit)->spans($amount)) {
                     $others[\sprintf('%s of %.9e', $factor, $unit->toSi($amount))] ??= DecimalText::write(round($amount, 9)).' '.$unit->symbol();
                 }
             }

@@ -80,6 +80,9 @@ final class ChoiceTest extends TestCase
         $known = static fn (int $jobs): Choice => self::choice(cleaning: Beta::worth(0.75, 8)->seen((int) (0.8 * $jobs), (int) (0.2 * $jobs)), kit: Beta::worth(0.4, 8), replacing: Beta::worth(0.95, 8)->seen((int) (0.95 * $jobs), (int) (0.05 * $jobs)));
         self::assertTrue($known(0)->isTossUp());
         self::assertFalse($known(1000)->isTossUp());
+        // Of one way much is known, and of the other so little that it may well be the cheaper: 48 $ and up to 81.05 + 40 more.
+        self::assertTrue(self::choice(cleaning: Beta::worth(0.7, 4), kit: Beta::worth(0.4, 8), replacing: Beta::shaped(950, 50))->isTossUp());
+        self::assertFalse(self::choice(cleaning: Beta::shaped(700, 300), kit: Beta::worth(0.4, 8), replacing: Beta::shaped(950, 50))->isTossUp());
         // Two ways can be as near to one another as three; one is near to nothing.
         $replacing = new WayOdds(Way::Replace, Money::dollars(45), Duration::of(0.5, DurationUnit::Hour), Beta::worth(0.95, 8));
         $cleaning = new WayOdds(Way::Clean, Money::dollars(3), Duration::of(0.75, DurationUnit::Hour), Beta::worth(0.75, 8));
