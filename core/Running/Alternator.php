@@ -8,6 +8,7 @@ use AwakeShed\Core\Trace\Series;
 use AwakeShed\Core\Trace\SeriesFile;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\CountUnit;
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
@@ -44,7 +45,7 @@ final readonly class Alternator
     /** Whether what it makes under load is what it is rated for, near enough for a class to mean something. */
     public function isAtRated(ShaftSpeed $loaded, Frequency $rated): bool
     {
-        return abs($this->frequency($loaded)->over($rated) - 1) <= self::OFF_RATED + 1e-9;
+        return Edge::isAtMost(abs($this->frequency($loaded)->over($rated) - 1), self::OFF_RATED);
     }
 
     public function frequency(ShaftSpeed $speed): Frequency

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Running;
 
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
@@ -15,9 +16,6 @@ use AwakeShed\Core\Units\LengthUnit;
 final readonly class BladeTrack
 {
     private const MOST_MM = 3.175;
-
-    /** The last digits of a difference of two readings. */
-    private const SLACK_MM = 1e-9;
 
     /** @param float $off distance between the two, mm */
     private function __construct(private float $off, private float $halfWidth)
@@ -50,8 +48,8 @@ final readonly class BladeTrack
     public function isTrue(): ?bool
     {
         return match (true) {
-            $this->off + $this->halfWidth <= self::MOST_MM + self::SLACK_MM => true,
-            $this->off - $this->halfWidth > self::MOST_MM + self::SLACK_MM => false,
+            Edge::isAtMost($this->off + $this->halfWidth, self::MOST_MM) => true,
+            !Edge::isAtMost($this->off - $this->halfWidth, self::MOST_MM) => false,
             default => null,
         };
     }

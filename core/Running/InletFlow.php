@@ -6,6 +6,7 @@ namespace AwakeShed\Core\Running;
 
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\FlowUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
@@ -43,13 +44,13 @@ final readonly class InletFlow
     /** A pump that takes more than comes in sucks air and wears itself out, so it is enough only where the readings' error leaves no doubt. */
     public function isEnough(): bool
     {
-        return $this->margin() - $this->halfWidth() > 1 + 1e-9;
+        return !Edge::isAtMost($this->margin() - $this->halfWidth(), 1.0);
     }
 
     /** Too little, whatever the readings err. */
     public function isShort(): bool
     {
-        return $this->margin() + $this->halfWidth() <= 1 + 1e-9;
+        return Edge::isAtMost($this->margin() + $this->halfWidth(), 1.0);
     }
 
     /** @return float half-width of the margin */

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Running;
 
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
+use AwakeShed\Core\Units\PowerUnit;
 use AwakeShed\Core\Units\Voltage;
 use AwakeShed\Core\Units\VoltageUnit;
 
@@ -34,7 +36,7 @@ final readonly class LoadTest
         (new Interval(10.0, 500.0, VoltageUnit::Volt))->demand($ratedVoltage);
         (new Interval(40.0, 70.0, FrequencyUnit::Hertz))->demand($ratedFrequency);
         ImpossibleAmount::unlessBetween(\count($steps), 2, 40, 'steps');
-        usort($steps, static fn (LoadStep $one, LoadStep $other): int => $one->load->isLessThan($other->load) ? -1 : 1);
+        usort($steps, static fn (LoadStep $one, LoadStep $other): int => $one->load->in(PowerUnit::Watt) <=> $other->load->in(PowerUnit::Watt));
 
         [$none, $most] = [$steps[0] ?? null, $steps[\count($steps) - 1] ?? null];
         \assert(null !== $none && null !== $most);
@@ -64,7 +66,7 @@ final readonly class LoadTest
         foreach (PerformanceClass::cases() as $class) {
             [$droop] = $class->limits();
             [$voltage, $seconds] = $class->loadLimits();
-            if ($this->droop() >= -1e-9 && $this->droop() <= $droop + 1e-9 && $this->voltageDeviation() <= $voltage + 1e-9 && (null === $recovery || $recovery <= $seconds)) {
+            if (Edge::isAtMost(0.0, $this->droop()) && Edge::isAtMost($this->droop(), $droop) && Edge::isAtMost($this->voltageDeviation(), $voltage) && (null === $recovery || $recovery <= $seconds)) {
                 return $class;
             }
         }

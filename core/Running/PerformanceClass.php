@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Running;
 
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\ShaftSpeed;
 use AwakeShed\Core\Units\SpeedUnit;
 
@@ -24,7 +25,7 @@ enum PerformanceClass: string
     {
         foreach (self::cases() as $class) {
             [$mostDroop, $mostBand] = $class->limits();
-            if ($droop >= -1e-9 && $droop <= $mostDroop + 1e-9 && $band <= $mostBand + 1e-9) {
+            if (Edge::isAtMost(0.0, $droop) && Edge::isAtMost($droop, $mostDroop) && Edge::isAtMost($band, $mostBand)) {
                 return $class;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Spark;
 
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\ImpossibleAmount;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Resistance;
@@ -60,7 +61,7 @@ final readonly class CoilComparison
         return match (true) {
             null === $this->difference => CoilVerdict::Open,
             $this->isErratic => CoilVerdict::Erratic,
-            abs($this->difference) > self::SUSPECT_FROM + 1e-9 => CoilVerdict::Off,
+            !Edge::isAtMost(abs($this->difference), self::SUSPECT_FROM) => CoilVerdict::Off,
             default => CoilVerdict::LikeKnownGood,
         };
     }

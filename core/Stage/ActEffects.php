@@ -78,9 +78,9 @@ final readonly class ActEffects
     /** @return array{float, float}|null the least and the most of a figure, in its unit; null where it has no bounds */
     public function bounds(string $figure): ?array
     {
-        [$least, $most] = $this->figures[$figure] ?? [null, null];
+        $bounds = $this->figures[$figure] ?? null;
 
-        return null === $least || null === $most ? null : [(float) $least, (float) $most];
+        return null === $bounds ? null : [(float) $bounds[0], (float) $bounds[1]];
     }
 
     /** @throws ImpossibleAct when a figure is none of the act's or outside its bounds */
