@@ -54,6 +54,14 @@ final class RemainingWorkTest extends TestCase
         self::assertSame('oil_hot', $kinds[(int) array_search('first_run', $kinds, true) + 1]);
     }
 
+    public function testWhatIsProvedIsOnlyHandedOver(): void
+    {
+        $proved = self::PASSED + ['jar.tank' => 'clear_one_layer', 'jar.smell' => 'fresh', 'start.plain' => 'runs', 'run.steady' => 'steady', 'run.choke_off' => 'steady', 'run.load' => 'holds', 'run.minutes_later' => 'keeps_running'];
+
+        self::assertSame(['hand_over'], array_map(static fn (Piece $piece): string => $piece->kind, self::left($proved)));
+        self::assertSame(['fuel', 'proof', 'hand_over'], self::certain(self::left(array_diff_key($proved, ['run.minutes_later' => true]))));
+    }
+
     public function testALockedOneIsFreedBeforeAnythingRuns(): void
     {
         $kinds = self::certain(self::left(['feel.pull' => 'locked']));
