@@ -148,7 +148,7 @@ final class StagePlanTest extends TestCase
                     StagePlan::demandNoContradiction($act, $before);
                     self::fail("$step and both new were taken.");
                 } catch (ImpossibleAct $refusal) {
-                    self::assertSame('act.contradicts', $refusal->reason());
+                    self::assertSame(['act.contradicts', [$step, 'needle.fitted']], [$refusal->reason(), array_values(array_unique([...$act === $new ? array_reverse($refusal->figures()) : $refusal->figures()]))]);
                 }
             }
             StagePlan::demandNoContradiction($new, [$fixed, new Act($step, choice: 'other')]);
@@ -240,6 +240,34 @@ final class StagePlanTest extends TestCase
         yield 'no choice' => [new Act('locked.cause'), 'act.no_such_choice'];
         yield 'another choice' => [new Act('locked.cause', [], 'gremlins'), 'act.no_such_choice'];
         yield 'a choice where there is none' => [new Act('flush.drain', ['ml' => 500], 'needle'), 'act.no_such_choice'];
+        yield 'less than nothing' => [new Act('locked.pull', ['thrown_ml' => -0.1]), 'act.out_of_range'];
+    }
+
+    public function testARefusedChoiceIsNamed(): void
+    {
+        foreach (['gremlins' => 'gremlins', '' => null] as $named => $choice) {
+            try {
+                self::work()->step('locked.cause')->check(new Act('locked.cause', [], $choice));
+                self::fail('It was taken.');
+            } catch (ImpossibleAct $impossible) {
+                self::assertSame(['step' => 'locked.cause', 'choice' => $named], $impossible->figures());
+            }
+        }
+    }
+
+    public function testTakesWhatIsAtTheEndsAndEveryChoice(): void
+    {
+        $acts = [];
+        foreach (self::work()->stages() as $stage) {
+            foreach (array_filter($stage->steps, static fn ($step): bool => $step->isAct()) as $step) {
+                foreach ([0, 1] as $end) {
+                    foreach ([] === $step->choices ? [null] : $step->choices as $choice) {
+                        $step->check($acts[] = new Act($step->id, array_map(static fn (array $bounds): float => (float) $bounds[$end], $step->fields ?? []), $choice));
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(60, \count($acts));
     }
 
     #[DataProvider('impossible')]
