@@ -376,6 +376,23 @@ final class KeptResultsTest extends TestCase
                 }
             }
         }];
+        yield 'recordings-as-made' => [static function (): iterable {
+            $engine = static fn (int $rate, int $seed = 3): EngineSound => EngineSound::engine($rate, 1.2, static fn (float $t): float => 24 + 3 * $t, $seed, [1.0, 0.7], 210);
+            foreach ([
+                'an engine' => EngineSound::engine(8000, 1, static fn (): float => 25, 1),
+                'two cylinders, getting quicker' => $engine(8000),
+                'the same, more finely' => $engine(11_025),
+                'noise' => $engine(8000)->noise(3),
+                'wind' => $engine(8000)->wind(-2),
+                'wind, more finely' => $engine(11_025)->wind(-2),
+                'a fan' => $engine(8000)->hum(73, 5),
+                'another' => $engine(8000)->and($engine(8000, 9), 4),
+                'a shorter one beside it' => $engine(8000)->and(EngineSound::engine(8000, 0.4, static fn (): float => 31, 7), -3),
+            ] as $what => $sound) {
+                $samples = unpack('s*', substr($sound->wav(16), 44));
+                yield "$what: ".Kept::summed(array_map(static fn (mixed $sample): float => \is_int($sample) ? (float) $sample : \NAN, array_values(\is_array($samples) ? $samples : [])));
+            }
+        }];
         yield 'sounds' => [static function (): iterable {
             foreach (range(1, 24) as $n) {
                 $dice = new Seeded($n);
