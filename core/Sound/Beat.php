@@ -39,6 +39,9 @@ final readonly class Beat
     /** No path goes there. */
     private const NEVER = -10.0;
 
+    /** Places of the spectrum within which a line is one of a comb. */
+    private const ON_A_LINE = 2.5;
+
     /**
      * @param list<float>          $times    s, the middle of each stretch
      * @param list<float>          $beats    Hz
@@ -199,7 +202,7 @@ final readonly class Beat
                 $n = (int) round($k * $beat / $width);
                 $m = (int) round(($k - 0.5) * $beat / $width);
                 $between += $power[$m];
-                if (abs($k * $beat / $other - round($k * $beat / $other)) * $other > 2.5 * $width) {
+                if (abs($k * $beat / $other - round($k * $beat / $other)) * $other > self::ON_A_LINE * $width) {
                     $lines[] = max($power[$n], $power[$n - 1], $power[$n + 1]);
                 }
             }
@@ -226,7 +229,7 @@ final readonly class Beat
             $from = max(0, $n - self::HUM_GROUND);
             $ground = \array_slice($means, $from, 2 * self::HUM_GROUND);
             $frequency = $n * $width;
-            $isLine = abs($frequency / $beat - round($frequency / $beat)) * $beat <= 2.5 * $width;
+            $isLine = abs($frequency / $beat - round($frequency / $beat)) * $beat <= self::ON_A_LINE * $width;
             // A line far louder than the next ones of its comb is somebody else's.
             $alone = $isLine ? max(self::loudest($means, $n - (int) round($beat / $width)), self::loudest($means, $n + (int) round($beat / $width))) : array_sum($ground) / \count($ground);
             if ($isTop && $means[$n] - $alone > self::HUM_FROM) {

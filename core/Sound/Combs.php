@@ -41,6 +41,9 @@ final readonly class Combs
     /** Beats nearer to one another than this are one. */
     private const SAME = 0.05;
 
+    /** Beats that are as small whole numbers. */
+    private const RATIOS = [1, 2, 3, 4, 5, 3 / 2, 4 / 3, 5 / 2, 5 / 3];
+
     /**
      * @param non-empty-list<float>                                  $beats Hz
      * @param non-empty-list<array{list<int>, list<int>, list<int>}> $combs lines, halves, thirds
@@ -70,7 +73,7 @@ final readonly class Combs
     /** Combs whose beats are as small whole numbers share lines; what stands out in both is one machine's. */
     public static function isRelated(int $apart): bool
     {
-        foreach ([1, 2, 3, 4, 5, 3 / 2, 4 / 3, 5 / 2, 5 / 3] as $ratio) {
+        foreach (self::RATIOS as $ratio) {
             if (abs(abs($apart) - log($ratio) / log(self::STEP)) < log(1 + self::SAME) / log(self::STEP)) {
                 return true;
             }

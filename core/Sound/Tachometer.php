@@ -40,6 +40,12 @@ final readonly class Tachometer
     /** No engine of the trade turns slower or faster, rpm. */
     private const POSSIBLE = [600.0, 15_000.0];
 
+    /** What it hunts between: a beat in fifty at either end may be misheard. */
+    private const HUNTS_BETWEEN = [0.02, 0.98];
+
+    /** Two readings nearer to one another than this share are one. */
+    private const ONE_READING = 0.05;
+
     /**
      * @param list<HeardSpeed> $readings   what it may be, the likeliest first; one where it is told, none where no engine is heard
      * @param float            $confidence 0 to 1, how far its beat stands out of everything else
@@ -95,8 +101,8 @@ final readonly class Tachometer
     /** An engine that hunts is at two beats within a second; that is no second machine. */
     private static function isOwnHunt(float $rival, BeatTrack $track): bool
     {
-        $slowest = Statistics::quantile($track->beats, 0.02);
-        $quickest = Statistics::quantile($track->beats, 0.98);
+        $slowest = Statistics::quantile($track->beats, self::HUNTS_BETWEEN[0]);
+        $quickest = Statistics::quantile($track->beats, self::HUNTS_BETWEEN[1]);
 
         return $rival >= $slowest * (1 - self::OWN) && $rival <= $quickest * (1 + self::OWN);
     }
@@ -119,7 +125,7 @@ final readonly class Tachometer
         foreach ($factors as $factor) {
             foreach ($firing->turns() as $turns) {
                 $rpm = 60 * $beat * $factor * $turns;
-                $isNew = [] === array_filter($readings, static fn (HeardSpeed $reading): bool => abs($reading->speed->in(SpeedUnit::Rpm) / $rpm - 1) < 0.05);
+                $isNew = [] === array_filter($readings, static fn (HeardSpeed $reading): bool => abs($reading->speed->in(SpeedUnit::Rpm) / $rpm - 1) < self::ONE_READING);
                 if ($isNew && $rpm >= self::POSSIBLE[0] && $rpm <= self::POSSIBLE[1]) {
                     $readings[] = new HeardSpeed(
                         ShaftSpeed::of($rpm, SpeedUnit::Rpm),
