@@ -29,18 +29,11 @@ final readonly class LowerBound
             $bound = max($bound, $this->instance->earliestEnd[$at] + $this->instance->tail[$at]);
         }
         foreach ($this->instance->problem->resources as $at => $resource) {
-            $own = $this->always($at);
-            if (null !== $resource->cycle) {
-                $bound = max($bound, $this->cycles($at, $resource, $resource->cycle));
-            } elseif (1 === $resource->capacity) {
-                $bound = max($bound, $this->broken($own, $resource->openings));
-            } else {
-                $load = 0;
-                foreach ($own as $one) {
-                    $load += $this->instance->minutes[$one] * $this->units($one, $at);
-                }
-                $bound = max($bound, self::worked($resource->openings, (int) ceil($load / $resource->capacity)));
-            }
+            $bound = max($bound, match (true) {
+                null !== $resource->cycle => $this->cycles($at, $resource, $resource->cycle),
+                1 === $resource->capacity => $this->broken($this->always($at), $resource->openings),
+                default => $this->shared($at, $resource),
+            });
         }
 
         return max($bound, $this->people());
@@ -183,6 +176,14 @@ final readonly class LowerBound
         $weight = min(array_map(static fn (int $job): int => $jobs[$job]->weight, array_keys($work)));
 
         return $weight * $lateness + array_sum(array_diff_key($late, $work));
+    }
+
+    /** The end of what takes some of a resource, were it shared out evenly. */
+    private function shared(int $resource, SharedResource $several): int
+    {
+        $load = array_sum(array_map(fn (int $at): int => $this->instance->minutes[$at] * $this->units($at, $resource), $this->always($resource)));
+
+        return self::worked($several->openings, (int) ceil($load / $several->capacity));
     }
 
     /** The end of the last cycle a bath must run for what goes into it. */

@@ -58,10 +58,10 @@ final readonly class Rules
         $order = [];
         while ([] !== $left) {
             $best = array_key_first($left);
-            $bestCost = -1.0;
+            $bestCost = -\INF;
             foreach ($left as $place => $job) {
                 $slack = max(0.0, ($jobs[$job]->due ?? 1e9) - $this->work[$job] - $now) + max(0.0, $jobs[$job]->release - $now);
-                $cost = ($this->instance->isWhole[$job] ? 1.0 : 0.0) * $jobs[$job]->weight / $this->work[$job] * exp(-$slack / $mean);
+                $cost = (float) $this->instance->isWhole[$job] * $jobs[$job]->weight / $this->work[$job] * exp(-$slack / $mean);
                 if ($cost > $bestCost) {
                     [$best, $bestCost] = [$place, $cost];
                 }

@@ -167,6 +167,24 @@ final class KeptResultsTest extends TestCase
                 }
             }
         }];
+        yield 'lower-bounds-count-by-count' => [static function (): iterable {
+            // The highest of them hides the others.
+            $counts = \Closure::bind(static function (Instance $instance): string {
+                $bound = new LowerBound($instance);
+                $said = ['people '.$bound->people()];
+                foreach ($instance->problem->resources as $at => $resource) {
+                    $own = $bound->always($at);
+                    $said[] = "$resource->id: ".implode(' ', [$bound->broken($own, $resource->openings), $bound->shortestFirst($own, $resource->openings, array_fill(0, \count($instance->ofJob), 7)), $bound->shared($at, $resource), $bound->cycles($at, $resource, 10)]);
+                }
+
+                return implode(', ', $said);
+            }, null, LowerBound::class);
+            foreach (range(601, 660) as $seed) {
+                foreach ([Problems::madeUp($seed, 2 + $seed % 9), Problems::madeUp($seed, 6, false, false), Problems::week($seed, 3 + $seed % 7, 2 + $seed % 6)] as $number => $problem) {
+                    yield "$seed.$number: ".$counts(new Instance($problem));
+                }
+            }
+        }];
         yield 'plans-cut-short' => [static function (): iterable {
             // A search that is stopped on its way shows each of its steps; one that ends comes to the same by many ways.
             for ($seed = 201; $seed <= 207; ++$seed) {
