@@ -10,6 +10,7 @@ use AwakeShed\Core\Cylinder\LeakDown;
 use AwakeShed\Core\Cylinder\Release;
 use AwakeShed\Core\Cylinder\ValveTrain;
 use AwakeShed\Core\Diagnosis\Assessment;
+use AwakeShed\Core\Diagnosis\Beliefs;
 use AwakeShed\Core\Diagnosis\Cures;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
@@ -409,6 +410,15 @@ final class KeptResultsTest extends TestCase
             ] as $what => $sound) {
                 $samples = unpack('s*', substr($sound->wav(16), 44));
                 yield "$what: ".Kept::summed(array_map(static fn (mixed $sample): float => \is_int($sample) ? (float) $sample : \NAN, array_values(\is_array($samples) ? $samples : [])));
+            }
+        }];
+        yield 'worlds' => [static function (): iterable {
+            foreach (World::cases() as $world) {
+                $model = $world->model(Odds::shipped(), new Dice(5));
+                yield "$world->value, beforehand: ".Kept::summed(array_values(Beliefs::before($model, new CaseFile(new MachineFacts(MachineKind::Mower)))));
+                foreach ($model->tests as $test => $shows) {
+                    yield "$world->value, $test: ".Kept::summed(array_merge(...array_values($shows->causes))).'; sound '.implode(' ', array_map(Kept::figure(...), $shows->sound));
+                }
             }
         }];
         yield 'sounds' => [static function (): iterable {

@@ -69,6 +69,19 @@ final class SaidOfCasesTest extends TestCase
         Kept::is(__DIR__.'/Kept/said-of-cases.txt', $lines);
     }
 
+    /** A digest a question: that something is said otherwise shows, and of which of them. */
+    public function testWhatIsSaidOfManyMoreByChance(): void
+    {
+        $answers = [];
+        for ($seed = 41; $seed <= 160; ++$seed) {
+            [$case, $acts] = self::byChance(new Seeded($seed));
+            foreach (self::said($case, $acts) as $question => $answer) {
+                $answers[$question] = ($answers[$question] ?? '')."$seed: $answer\n";
+            }
+        }
+        Kept::is(__DIR__.'/Kept/said-of-many-cases.txt', array_map(static fn (string $question, string $said): string => "$question: ".substr_count($said, "\n").' answers, '.\strlen($said).' characters, '.md5($said), array_keys($answers), $answers));
+    }
+
     /** @return array{CaseFile, list<Act>} */
     private static function byChance(Seeded $dice): array
     {
