@@ -213,7 +213,7 @@ final readonly class LowerBound
             }
             $load += $least * $this->instance->minutes[$at];
         }
-        if ([] === $people || 0 === $load) {
+        if (0 === $load) {
             return 0;
         }
         $low = 0;
