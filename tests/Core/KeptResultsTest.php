@@ -82,6 +82,7 @@ use AwakeShed\Core\Schedule\Problem;
 use AwakeShed\Core\Schedule\Reinsertion;
 use AwakeShed\Core\Schedule\Rules;
 use AwakeShed\Core\Schedule\Season\Forecast;
+use AwakeShed\Core\Schedule\Season\Load;
 use AwakeShed\Core\Schedule\SharedResource;
 use AwakeShed\Core\Schedule\Steps;
 use AwakeShed\Core\Sight\PhotoJar;
@@ -289,6 +290,27 @@ final class KeptResultsTest extends TestCase
                 foreach (Saving::of($plan, ['j1', 'j3']) as $one) {
                     yield "week $seed, saved by $one->what of $one->whose: $one->saved, keeps ".implode(' ', $one->kept);
                 }
+            }
+        }];
+        yield 'savings' => [static function (): iterable {
+            for ($seed = 701; $seed <= 714; ++$seed) {
+                $problem = Problems::madeUp($seed, 3 + $seed % 4);
+                $plan = Planner::plan(new Problem(Objective::WeightedTardiness, $seed, 20, $problem->resources, $problem->jobs, $problem->asWritten()));
+                yield "$seed, late by {$plan->tardiness()}: ".implode('; ', array_map(static fn (Saving $one): string => "$one->what of $one->whose $one->saved, keeps ".implode(' ', $one->kept), Saving::of($plan, array_column($problem->jobs, 'id'))));
+            }
+        }];
+        yield 'seasons-by-chance' => [static function (): iterable {
+            for ($seed = 1; $seed <= 40; ++$seed) {
+                $dice = new Seeded($seed);
+                $swing = $dice->int(0, 8);
+                $weeks = array_map(static fn (int $week): int => $dice->int(0, 4) + (intdiv($week % 52, 5) === $seed % 10 ? $swing : 0), range(1, $dice->int(1, 190)));
+                $forecast = Forecast::from($weeks);
+                $errors = implode(' ', array_map(Kept::figure(...), $forecast->errors()));
+                yield "$seed, ".\count($weeks).' weeks: average '.Kept::figure($forecast->average()).($forecast->isBetter() ? ', a season' : ', none').", errors $errors, then ".implode(' ', array_map(static fn (int $ahead): string => Kept::figure($forecast->expected($ahead)), [1, 2, 5, 13, 30, 52, 53, 60]));
+                $load = new Load((float) $dice->int(0, 60), array_map(static fn (int $ahead): float => $forecast->expected($ahead), range(1, 12)), array_map(static fn (): float => (float) $dice->int(0, 9), range(1, 12)));
+                yield "$seed, left over ".implode(' ', array_map(Kept::figure(...), $load->leftOver())).'; done in '.implode(' ', array_map(static fn (int $week): string => (string) ($load->doneIn($week) ?? '–'), range(0, 11))).'; last for '.implode(' ', array_map(static fn (int $by): string => (string) ($load->lastFor($by) ?? '–'), range(0, 13)));
+                $timed = array_map(static fn (): array => [(float) $dice->int(5, 60), (float) $dice->int(1, 200)], range(1, $dice->int(1, 9)));
+                yield "$seed, learned: ".Facts::of(LearnedTime::from($dice->float(0.1, 0.8), $timed));
             }
         }];
         yield 'seasons' => [static function (): iterable {
