@@ -45,6 +45,18 @@ final class SavingTest extends TestCase
         self::assertNotContains('drop', array_column($saved, 0));
     }
 
+    /** Who is not there at all has no first day that could close later; one more lift is one whatever hours it has. */
+    public function testWhoIsNotThereHasNoHourMore(): void
+    {
+        $saved = self::saved(
+            [new SharedResource('wim', true, 1, Openings::of([])), new SharedResource('tamsin', true, 1, Openings::always()), new SharedResource('lift', false, 1, Openings::of([[0, 120], [600, 900]]))],
+            [new PlanJob('a', 30), new PlanJob('b', 60), new PlanJob('c', 60)],
+            [new Operation('a1', 'a', 20, [['wim', 1]]), new Operation('b1', 'b', 60, [['lift', 1]]), new Operation('c1', 'c', 60, [['lift', 1]])],
+        );
+
+        self::assertSame([['unit', 'lift', 60]], $saved);
+    }
+
     /** A part that comes at noon of the second day: a day sooner, and what waits for it is over in time. Asked only of what waits. */
     public function testAPartADaySoonerIsADay(): void
     {
