@@ -26,7 +26,7 @@ final readonly class Former
         $changes = 0;
         foreach ($this->start as $at => $start) {
             $now = $plan->table->start[$at];
-            if ($now >= 0 && ($plan->table->way[$at] !== $this->way[$at] || abs($now - $start) > self::SLACK)) {
+            if (Timetable::UNPLACED !== $now && ($plan->table->way[$at] !== $this->way[$at] || abs($now - $start) > self::SLACK)) {
                 ++$changes;
             }
         }

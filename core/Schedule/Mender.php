@@ -42,7 +42,7 @@ final readonly class Mender
         $plan->build(array_keys($known));
         $plan->build($new);
         $plan->wish = [];
-        $kept = array_filter(array_intersect_key($plan->table->start, $known), static fn (int $start): bool => $start >= 0);
+        $kept = array_filter(array_intersect_key($plan->table->start, $known), static fn (int $start): bool => Timetable::UNPLACED !== $start);
         $incumbent = new Incumbent($plan, new Steps(self::BUDGET), new Former($kept, array_intersect_key($plan->table->way, $kept)));
         if ([] !== array_filter($instance->order, static fn (int $at): bool => null === $instance->pin[$at])) {
             (new Reinsertion($incumbent, $problem->seed))->run(\PHP_INT_MAX);
