@@ -28,6 +28,20 @@ use PHPUnit\Framework\TestCase;
 final class PlannerTest extends TestCase
 {
     /** The bench shuts long before what is set at a time may wait for it: neither is planned. */
+    /** Of two starts that are set against their order, the one that was said later gives way, whichever comes first. */
+    public function testOfTwoStartsSetAgainstTheirOrderTheLaterSaidGivesWay(): void
+    {
+        $first = new Operation('first', 'j0', 10, pinned: 50);
+        $second = new Operation('second', 'j0', 10, after: ['first'], pinned: 20);
+        $between = new Operation('between', 'j0', 5, after: ['first']);
+        $given = fn (Operation ...$operations): array => array_intersect_key($this->why(Planner::plan(new Problem(Objective::Makespan, 1, 20, [], [new PlanJob('j0')], array_values($operations)))), array_filter($operations, static fn (Operation $one): bool => null !== $one->pinned));
+
+        self::assertSame(WhyNot::PinConflict, $given(second: $second, first: $first)['first'] ?? null);
+        self::assertSame(WhyNot::PinConflict, $given(first: $first, second: $second)['second'] ?? null);
+        $late = new Operation('second', 'j0', 10, after: ['between'], pinned: 20);
+        self::assertSame(WhyNot::PinConflict, $given(second: $late, between: $between, first: $first)['first'] ?? null, 'through what stands between them');
+    }
+
     /** The search that knows of nothing but turns on machines is for problems that have nothing else. */
     public function testWhatIsAJobShopAndWhatIsNot(): void
     {
