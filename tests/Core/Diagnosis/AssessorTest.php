@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace AwakeShed\Tests\Core\Diagnosis;
 
+use AwakeShed\Core\Diagnosis\Assessment;
 use AwakeShed\Core\Diagnosis\Assessor;
 use AwakeShed\Core\Diagnosis\Contradiction;
 use AwakeShed\Core\Diagnosis\FaultModel;
 use AwakeShed\Core\Diagnosis\NextTest;
+use AwakeShed\Core\Diagnosis\Reason;
+use AwakeShed\Core\Diagnosis\Suspect;
 use AwakeShed\Core\Evidence\CaseFile;
 use AwakeShed\Core\Evidence\Finding;
 use AwakeShed\Core\Evidence\MachineFacts;
@@ -108,6 +111,25 @@ final class AssessorTest extends TestCase
         $probability = array_column(Assessing::of(Assessing::GATES + ['start.plain' => 'nothing', 'spark.tester' => 'none', 'spark.kill_wire_off' => 'none', 'spark.coil_swap' => 'spark_now', 'bowl.inside' => 'jelly', 'jet.main' => 'blocked'], 'mower')->faults, 'probability', 'fault');
         self::assertGreaterThan(0.8, $probability['spark.coil_dead']);
         self::assertGreaterThan(0.8, $probability['carb.main_jet_blocked']);
+    }
+
+    /** A dry plug that nobody has tried to start says what a new one says; the worse of two cylinders speaks for both. */
+    public function testAReasonNamesWhatWasFoundWhateverItCountsAs(): void
+    {
+        $named = static function (Assessment $assessment, string ...$tests): array {
+            $reasons = array_merge(...array_map(static fn (Suspect $one): array => $one->because, $assessment->faults));
+
+            return array_values(array_unique(array_map(static fn (Reason $one): string => $one->test.' '.$one->outcome, array_filter($reasons, static fn (Reason $one): bool => \in_array($one->test, $tests, true)))));
+        };
+        self::assertSame(['look.plug dry'], $named(Assessing::of(['look.plug' => 'dry'], 'mower'), 'look.plug'));
+        self::assertSame(['look.plug oily'], $named(Assessing::of(['look.plug' => 'oily'], 'mower'), 'look.plug'));
+        $twin = new MachineFacts(MachineKind::RideOnMower, cylinders: 2);
+        foreach ([['strong', 'none', 'spark.other_cylinder none'], ['none', 'strong', 'spark.tester none']] as [$one, $other, $reason]) {
+            $case = new CaseFile($twin, [Finding::observed('spark.tester', $one), Finding::observed('spark.other_cylinder', $other)]);
+            $reasons = $named(Assessing::assessor()->assess($case), 'spark.tester', 'spark.other_cylinder');
+            self::assertContains($reason, $reasons);
+            self::assertSame([], array_diff($reasons, ["spark.tester $one", "spark.other_cylinder $other"]));
+        }
     }
 
     public function testAClaimIsNoLongerBelievedAgainstTheEvidence(): void
