@@ -20,6 +20,11 @@ final class DecimalTextTest extends TestCase
     #[TestWith(['7', 0.0, 5.0, 'amount.out_of_range'], 'one reading, out of it')]
     #[TestWith(['0000000000000000000000000004.5', 0.0, 5.0, 4.5], 'as long as a number may be')]
     #[TestWith(['00000000000000000000000000004.5', 0.0, 5.0, 'amount.not_a_number'], 'longer than that')]
+    #[TestWith(['-12', -40.0, 5.0, -12.0], 'below nothing')]
+    #[TestWith(['−12,5', -40.0, 5.0, -12.5], 'with the sign that is printed')]
+    #[TestWith(['+4', -40.0, 5.0, 4.0], 'with the other sign')]
+    #[TestWith(['- 1/2', -40.0, 5.0, -0.5], 'half a one below')]
+    #[TestWith(['-3,600', -5000.0, -100.0, -3600.0], 'thousands below')]
     #[TestWith(['seven', 0.0, 5.0, 'amount.not_a_number'], 'no number')]
     public function testAFigureIsReadWithinItsBounds(string $text, float $least, float $most, float|string $becomes): void
     {
