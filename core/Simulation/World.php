@@ -47,8 +47,7 @@ enum World: string
     {
         $changes = [];
         foreach ($odds->paths() as $path) {
-            // What is left of a row goes to its least alarming outcome, below.
-            if (str_starts_with($path, 'claims/') || self::isBase($odds, $path)) {
+            if (str_starts_with($path, 'claims/')) {
                 continue;
             }
             $share = $odds->at($path) ?? 0.0;
@@ -72,13 +71,6 @@ enum World: string
         return self::taken($odds, $changes);
     }
 
-    private static function isBase(Odds $odds, string $path): bool
-    {
-        $parts = explode('/', $path);
-
-        return 'sound' === $parts[0] && $parts[2] === array_key_first($odds->numbers['sound'][$parts[1]]);
-    }
-
     /**
      * @param array<string, float> $changes by path
      *
@@ -96,6 +88,7 @@ enum World: string
             foreach (array_keys(\array_slice($shares, 1)) as $outcome) {
                 $changes["sound/$test/$outcome"] *= min(1.0, self::MOST / max(1e-9, $alarming));
             }
+            // What is left of a row goes to its least alarming outcome.
             $changes["sound/$test/$base"] = 1 - min(self::MOST, $alarming);
         }
         foreach ($odds->numbers['faults'] as $fault => $known) {
