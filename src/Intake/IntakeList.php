@@ -13,6 +13,7 @@ use AwakeShed\Core\Refusal;
 use AwakeShed\Core\Units\CalendarSpan;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\MonthUnit;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
@@ -24,7 +25,7 @@ final readonly class IntakeList
 
     private const NEEDED = ['kind', 'name', 'customer'];
 
-    public function __construct(private Words $words, private Quantities $quantities, private ValidatorInterface $validator, private TranslatorInterface $translator)
+    public function __construct(private Words $words, private Quantities $quantities, private ValidatorInterface $validator, private TranslatorInterface $translator, private ClockInterface $clock)
     {
     }
 
@@ -33,7 +34,7 @@ final readonly class IntakeList
     {
         return CsvText::fromRows(self::COLUMNS, [
             ['mower', 'Reedmace 46', 'Cabin 7', 'by the jetty', '6 years', '', 'started last in spring'],
-            ['snowblower', 'Tarnsmith path', 'Cabin 12', '', '8', (new \DateTimeImmutable('+14 days'))->format('Y-m-d'), ''],
+            ['snowblower', 'Tarnsmith path', 'Cabin 12', '', '8', $this->clock->now()->modify('+14 days')->format('Y-m-d'), ''],
         ]);
     }
 
