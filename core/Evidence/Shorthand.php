@@ -225,8 +225,9 @@ final readonly class Shorthand
                 return null;
             }
             arsort($worth);
-            $used[array_key_first($worth)] = true;
-            $score += max($worth);
+            $best = array_key_first($worth);
+            $used[$best] = true;
+            $score += $worth[$best];
         }
         // Names said in full go before longer ones that merely begin so.
         $unsaid = \count($entry['testWords']) - \count(array_filter(array_keys($used), static fn (string $key): bool => str_starts_with($key, 'testWords')));

@@ -27,11 +27,9 @@ final class UnknownWord extends StatedRefusal
     /** @param list<string> $allowed */
     public static function outcome(string $test, string $outcome, array $allowed): self
     {
-        return new self(
-            'word.unknown_outcome',
-            \sprintf('"%s" is not an outcome of %s; it has %s.', $outcome, $test, implode(', ', $allowed)),
-            ['word' => $outcome, 'test' => $test, 'allowed' => implode(', ', $allowed)],
-        );
+        $list = implode(', ', $allowed);
+
+        return new self('word.unknown_outcome', \sprintf('"%s" is not an outcome of %s; it has %s.', $outcome, $test, $list), ['word' => $outcome, 'test' => $test, 'allowed' => $list]);
     }
 
     /** A test of which nothing is said that it could say. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Jet;
 
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\Interval;
 use AwakeShed\Core\Units\Length;
 use AwakeShed\Core\Units\LengthUnit;
@@ -34,8 +35,8 @@ final readonly class WireSet
     /** @return Length|null the largest that cannot cut the bore; null when every one of them might */
     public function forBore(JetBore $bore): ?Length
     {
-        $widest = $bore->widestWire()->inMillimetres() + 1e-9;
-        $fitting = array_filter($this->wires, static fn (Length $wire): bool => $wire->inMillimetres() <= $widest);
+        $widest = $bore->widestWire()->inMillimetres();
+        $fitting = array_filter($this->wires, static fn (Length $wire): bool => Edge::isAtMost($wire->inMillimetres(), $widest));
 
         return [] === $fitting ? null : end($fitting);
     }

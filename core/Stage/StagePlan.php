@@ -171,7 +171,8 @@ final class StagePlan
      */
     public function step(string $id): Step
     {
-        foreach ($this->has(self::stageOf($id)) ? $this->stage(self::stageOf($id))->steps : [] as $step) {
+        $stage = self::stageOf($id);
+        foreach ($this->has($stage) ? $this->stage($stage)->steps : [] as $step) {
             if ($step->id === $id) {
                 return $step;
             }

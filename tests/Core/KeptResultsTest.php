@@ -305,8 +305,7 @@ final class KeptResultsTest extends TestCase
                 $swing = $dice->int(0, 8);
                 $weeks = array_map(static fn (int $week): int => $dice->int(0, 4) + (intdiv($week % 52, 5) === $seed % 10 ? $swing : 0), range(1, $dice->int(1, 190)));
                 $forecast = Forecast::from($weeks);
-                $errors = implode(' ', array_map(Kept::figure(...), $forecast->errors()));
-                yield "$seed, ".\count($weeks).' weeks: average '.Kept::figure($forecast->average()).($forecast->isBetter() ? ', a season' : ', none').", errors $errors, then ".implode(' ', array_map(static fn (int $ahead): string => Kept::figure($forecast->expected($ahead)), [1, 2, 5, 13, 30, 52, 53, 60]));
+                yield "$seed, ".\count($weeks).' weeks: '.self::season($forecast, [1, 2, 5, 13, 30, 52, 53, 60]);
                 $load = new Load((float) $dice->int(0, 60), array_map(static fn (int $ahead): float => $forecast->expected($ahead), range(1, 12)), array_map(static fn (): float => (float) $dice->int(0, 9), range(1, 12)));
                 yield "$seed, left over ".implode(' ', array_map(Kept::figure(...), $load->leftOver())).'; done in '.implode(' ', array_map(static fn (int $week): string => (string) ($load->doneIn($week) ?? '–'), range(0, 11))).'; last for '.implode(' ', array_map(static fn (int $by): string => (string) ($load->lastFor($by) ?? '–'), range(0, 13)));
                 $timed = array_map(static fn (): array => [(float) $dice->int(5, 60), (float) $dice->int(1, 200)], range(1, $dice->int(1, 9)));
@@ -317,7 +316,7 @@ final class KeptResultsTest extends TestCase
             $dice = new Seeded(5);
             foreach ([30, 60, 110, 170] as $weeks) {
                 $forecast = Forecast::from(array_map(static fn (int $week): int => $dice->int(0, 2) + (0 === intdiv($week % 52, 6) ? 6 : 0), range(1, $weeks)));
-                yield "$weeks weeks: average ".Kept::figure($forecast->average()).($forecast->isBetter() ? ', a season' : ', none').', errors '.implode(' ', array_map(Kept::figure(...), $forecast->errors())).', then '.implode(' ', array_map(static fn (int $ahead): string => Kept::figure($forecast->expected($ahead)), range(1, 60, 7)));
+                yield "$weeks weeks: ".self::season($forecast, range(1, 60, 7));
             }
         }];
         yield 'what-courses-come-to' => [static function (): iterable {
@@ -468,6 +467,12 @@ final class KeptResultsTest extends TestCase
     public function testComesToWhatItCame(\Closure $results): void
     {
         Kept::is(__DIR__.'/Kept/'.$this->dataName().'.txt', $results());
+    }
+
+    /** @param list<int> $ahead weeks */
+    private static function season(Forecast $forecast, array $ahead): string
+    {
+        return 'average '.Kept::figure($forecast->average()).($forecast->isBetter() ? ', a season' : ', none').', errors '.implode(' ', array_map(Kept::figure(...), $forecast->errors())).', then '.implode(' ', array_map(static fn (int $week): string => Kept::figure($forecast->expected($week)), $ahead));
     }
 
     private static function plan(string $name, Plan $plan): string

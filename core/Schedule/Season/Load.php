@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AwakeShed\Core\Schedule\Season;
 
+use AwakeShed\Core\Units\Edge;
+
 /**
  * Weeks of work against weeks of hours: what is in the shed, what comes, who is there. Work is done in the order it came,
  * as far as a week's hours go.
@@ -39,7 +41,7 @@ final readonly class Load
         $open = $this->backlog + array_sum(\array_slice($this->coming, 0, $week + 1));
         foreach ($this->hours as $place => $hours) {
             $open -= $hours;
-            if ($open <= 1e-9 && $place >= $week) {
+            if (Edge::isAtMost($open, 0.0) && $place >= $week) {
                 return $place;
             }
         }

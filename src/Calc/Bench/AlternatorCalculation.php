@@ -19,6 +19,7 @@ use AwakeShed\Core\Running\PerformanceClass;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Count;
 use AwakeShed\Core\Units\CountUnit;
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\ShaftSpeed;
@@ -50,7 +51,7 @@ final class AlternatorCalculation implements Calculation
         $band = $in->find('band_percent', Share::class);
         $rated = $in->get('rated_hz', Frequency::class);
         $droop = null === $loaded ? null : PerformanceClass::droop($noLoad, $loaded, $alternator->speed($rated));
-        $isFaster = null !== $droop && $droop < -1e-9;
+        $isFaster = null !== $droop && !Edge::isAtMost(0.0, $droop);
         $isOff = null !== $loaded && !$alternator->isAtRated($loaded, $rated);
         $class = null === $droop || null === $band || $isFaster || $isOff ? null : PerformanceClass::metBy($droop, $band->in(ShareUnit::Percent));
 

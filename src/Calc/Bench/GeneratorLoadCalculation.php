@@ -21,6 +21,7 @@ use AwakeShed\Core\Running\LoadTest;
 use AwakeShed\Core\Spec\SpecFigure;
 use AwakeShed\Core\Units\Duration;
 use AwakeShed\Core\Units\DurationUnit;
+use AwakeShed\Core\Units\Edge;
 use AwakeShed\Core\Units\Frequency;
 use AwakeShed\Core\Units\FrequencyUnit;
 use AwakeShed\Core\Units\Power;
@@ -55,7 +56,7 @@ final class GeneratorLoadCalculation implements Calculation
         $test = LoadTest::ofSteps(array_map(static fn (Power $load, Voltage $voltage, Frequency $frequency): LoadStep => new LoadStep($load, $voltage, $frequency), $watts, $volts, $hertz), $in->get('rated_volts', Voltage::class), $in->get('rated_hz', Frequency::class));
         $recovery = $in->find('recovery_seconds', Duration::class);
         $class = $test->performanceClass($recovery?->inSeconds());
-        $isFaster = $test->droop() < -1e-9;
+        $isFaster = !Edge::isAtMost(0.0, $test->droop());
 
         return new Answer(
             match (true) {
